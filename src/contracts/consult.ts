@@ -1,0 +1,104 @@
+import { z } from 'zod';
+import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
+import { VERDICTS } from '../core/advice/verdict.ts';
+import { RUNGS } from '../core/knowledge/schema/treatment.ts';
+import { CATEGORIES } from '../core/knowledge/schema/cause.ts';
+import { LONGEST_TEXT } from '../core/language/tokens.ts';
+import { parseDay } from '../core/timing/calendar.ts';
+
+/** A civil date, `2026-06-13`. */
+export const isoDateSchema = z.string().refine((text) => parseDay(text).ok, {
+  error: 'must be a date that exists between 1900 and 2200, written like 2026-06-13',
+});
+
+export const placeSchema = z.strictObject({
+  lat: z.number().min(-90, 'must be between -90 and 90').max(90, 'must be between -90 and 90'),
+  lon: z.number().min(-180, 'must be between -180 and 180').max(180, 'must be between -180 and 180'),
+});
+
+export const answerSchema = z.strictObject({
+  finding: z.string().min(1).max(80),
+  /** true, false, "unknown", or the id of the choice when `finding` is a group. */
+  value: z.union([z.boolean(), z.string().min(1).max(80)]),
+  sure: z.number().min(0).max(1).optional(),
+});
+
+/** Body of `POST /api/consult` and one line of `npm run -s consult`. */
+export const consultRequestSchema = z.strictObject({
+  words: z.string().max(LONGEST_TEXT, `must be at most ${LONGEST_TEXT} characters; send the part about one plant`),
+  date: isoDateSchema,
+  place: placeSchema,
+  plant: z.string().min(1).max(80).optional(),
+  channel: z.enum(CHANNELS).default('phone'),
+  approach: z.enum(APPROACHES).default('integrated'),
+  answers: z.array(answerSchema).max(200).default([]),
+});
+export type ConsultRequest = z.infer<typeof consultRequestSchema>;
+
+const namedSchema = z.object({ id: z.string(), name: z.string(), scientificName: z.string().nullable() });
+const argumentSchema = z.object({ finding: z.string(), label: z.string(), decibans: z.number() });
+
+export const consultResponseSchema = z.object({
+  plant: namedSchema
+    .extend({
+      confidence: z.number(),
+      alternatives: z.array(namedSchema.extend({ confidence: z.number() })),
+    })
+    .nullable(),
+  heard: z.array(
+    z.object({
+      finding: z.string(),
+      label: z.string(),
+      part: z.string(),
+      value: z.boolean(),
+      sure: z.number(),
+      span: z.tuple([z.number(), z.number()]),
+    }),
+  ),
+  causes: z.array(
+    namedSchema.extend({
+      aliases: z.array(z.string()),
+      category: z.enum([...CATEGORIES, 'unknown']),
+      probability: z.number(),
+      for: z.array(argumentSchema),
+      against: z.array(argumentSchema),
+      say: z.string(),
+      expect: z.string().nullable(),
+      lookAlikes: z.array(z.object({ id: z.string(), name: z.string(), tells: z.string() })),
+      source: z.string(),
+    }),
+  ),
+  explanation: z.array(z.string()),
+  unexplained: z.number(),
+  nothingWrong: z.number(),
+  ask: z.array(
+    z.object({
+      finding: z.string(),
+      question: z.string(),
+      how: z.string().nullable(),
+      seconds: z.number(),
+      worth: z.number(),
+      choices: z.array(z.object({ finding: z.string(), label: z.string() })),
+    }),
+  ),
+  settled: z.boolean(),
+  advice: z.object({
+    verdict: z.enum(VERDICTS),
+    headline: z.string(),
+    steps: z.array(
+      z.object({
+        id: z.string(),
+        text: z.string(),
+        rung: z.enum(RUNGS),
+        when: z.object({ from: z.string(), to: z.string().nullable(), note: z.string() }),
+        cautions: z.array(z.string()),
+      }),
+    ),
+    cautions: z.array(z.string()),
+    refer: z.array(z.string()),
+    notDoing: z.array(z.object({ text: z.string(), why: z.string() })),
+    lookAgain: z.string(),
+  }),
+  knowledge: z.object({ version: z.string() }),
+});
+export type ConsultResponse = z.infer<typeof consultResponseSchema>;

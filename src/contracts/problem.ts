@@ -1,0 +1,34 @@
+import { z } from 'zod';
+
+/** An error as it crosses the network: what is wrong, in which field, and what to do about it. */
+export const problemSchema = z.object({
+  error: z.object({
+    code: z.enum([
+      'malformed-json',
+      'invalid-field',
+      'unknown-plant',
+      'unknown-finding',
+      'too-large',
+      'not-found',
+      'conflict',
+      'unavailable',
+    ]),
+    field: z.string().nullable(),
+    message: z.string(),
+    cure: z.string(),
+  }),
+});
+export type Problem = z.infer<typeof problemSchema>['error'];
+
+/** The first complaint of a failed parse, as a problem that names its field. */
+export function problemFrom(error: z.ZodError): Problem {
+  const issue = error.issues[0];
+  const field = issue?.path.join('.') ?? '';
+  const unknownKeys = issue?.code === 'unrecognized_keys' ? issue.keys.join(', ') : null;
+  return {
+    code: 'invalid-field',
+    field: unknownKeys ?? (field === '' ? 'body' : field),
+    message: issue?.message ?? 'The input is not valid.',
+    cure: unknownKeys === null ? `Correct "${field === '' ? 'body' : field}" and send it again.` : `Leave out ${unknownKeys}.`,
+  };
+}

@@ -1,0 +1,88 @@
+import type { Compiled } from '../knowledge/compile.ts';
+import type { Network } from '../diagnosis/network.ts';
+import type { Posterior } from '../diagnosis/posterior.ts';
+import { BURDEN, EFFECT, HARM } from '../knowledge/scale.ts';
+import type { Cause, Harm, TreatmentOption } from '../knowledge/schema/cause.ts';
+import type { Treatment } from '../knowledge/schema/treatment.ts';
+import type { WindowState } from '../timing/windows.ts';
+import type { AdviceContext } from './context.ts';
+
+/** A cause with the probability that it is at work and the loss if it is left. */
+export interface Suspect {
+  readonly cause: Cause;
+  readonly probability: number;
+  readonly harm: number;
+}
+
+/** One treatment with all suspects it would help against. */
+export interface Candidate {
+  readonly treatment: Treatment;
+  readonly text: string;
+  readonly state: WindowState;
+  readonly targets: readonly { readonly suspect: Suspect; readonly effect: number }[];
+  /** Loss to the enquirer in effort and money, in harm points. */
+  readonly burden: number;
+}
+
+/** Suspects below this probability do not shape the plan. */
+const LEAST_PROBABILITY = 0.08;
+
+/** Loss in points if a cause is left alone; looks count half, harm to people double. */
+export function harmPoints(harm: Harm): number {
+  const plain = HARM[harm.yield] + HARM[harm.plant] + HARM[harm.neighbours];
+  return plain + HARM[harm.looks] / 2 + HARM[harm.people] * 2;
+}
+
+/** Causes likely enough to plan for, the likeliest first. */
+export function suspectsOf(network: Network, posterior: Posterior): readonly Suspect[] {
+  return network.causes
+    .map((cause, i) => ({ cause, probability: posterior.causes[i] ?? 0, harm: harmPoints(cause.harm) }))
+    .filter(({ probability }) => probability >= LEAST_PROBABILITY)
+    .sort((a, b) => b.probability - a.probability);
+}
+
+function stateOf(option: TreatmentOption, treatment: Treatment, context: AdviceContext): WindowState {
+  const rule = option.when ?? treatment.when;
+  return rule === undefined ? { kind: 'always' } : context.almanac.state(rule, context.today);
+}
+
+/** Gathers the treatments of all suspects; one that serves several is listed once, in the words of the likeliest. */
+export function gatherCandidates(
+  library: Compiled,
+  suspects: readonly Suspect[],
+  context: AdviceContext,
+): readonly Candidate[] {
+  const byId = new Map<string, Candidate>();
+  for (const suspect of suspects) {
+    for (const option of suspect.cause.treatments) {
+      const treatment = library.treatments.get(option.use);
+      if (!treatment) continue;
+      const target = { suspect, effect: EFFECT[option.effect] };
+      const known = byId.get(option.use);
+      byId.set(
+        option.use,
+        known
+          ? { ...known, targets: [...known.targets, target] }
+          : {
+              treatment,
+              text: option.text ?? treatment.text,
+              state: stateOf(option, treatment, context),
+              targets: [target],
+              burden: BURDEN[treatment.effort] + BURDEN[treatment.money],
+            },
+      );
+    }
+  }
+  return [...byId.values()];
+}
+
+/** Expected harm that a candidate takes away, given the part of each cause's harm that is still left. */
+export function expectedGain(candidate: Candidate, left: ReadonlyMap<string, number>): number {
+  return candidate.targets.reduce((sum, { suspect, effect }) => {
+    const remaining = left.get(suspect.cause.id) ?? 1;
+    return sum + suspect.probability * Math.max(suspect.harm, CARE_OF_A_PLANT) * remaining * effect;
+  }, 0);
+}
+
+/** Even a blemish is worth a moment's work to most who ask: least harm in points that a treatment is set against. */
+const CARE_OF_A_PLANT = 0.8;

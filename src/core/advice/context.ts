@@ -1,0 +1,23 @@
+import type { FindingId } from '../knowledge/schema/common.ts';
+import type { Traits } from '../knowledge/schema/plant.ts';
+import type { Almanac } from '../timing/almanac.ts';
+import type { Day } from '../timing/calendar.ts';
+
+/** How the enquirer wants to garden. */
+export const APPROACHES = ['leave', 'organic', 'integrated'] as const;
+export type Approach = (typeof APPROACHES)[number];
+
+/** How the enquiry came in. */
+export const CHANNELS = ['phone', 'email', 'walk-in', 'text'] as const;
+export type Channel = (typeof CHANNELS)[number];
+
+/** What advice depends on besides the causes. */
+export interface AdviceContext {
+  readonly today: Day;
+  readonly almanac: Almanac;
+  readonly traits: Traits;
+  readonly approach: Approach;
+  readonly channel: Channel;
+  /** Findings reported as true. */
+  readonly reported: ReadonlySet<FindingId>;
+}

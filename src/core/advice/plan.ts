@@ -1,0 +1,137 @@
+import type { Network } from '../diagnosis/network.ts';
+import type { Posterior } from '../diagnosis/posterior.ts';
+import type { Compiled } from '../knowledge/compile.ts';
+import type { Cause } from '../knowledge/schema/cause.ts';
+import type { Rung } from '../knowledge/schema/treatment.ts';
+import { addDays, type Day } from '../timing/calendar.ts';
+import { daysUntil, type WindowState } from '../timing/windows.ts';
+import { hiddenBy } from './approach.ts';
+import { gatherCandidates, suspectsOf } from './candidates.ts';
+import { chooseSteps, type Chosen } from './choose.ts';
+import type { AdviceContext } from './context.ts';
+import { judge, type Judged } from './safety/judge.ts';
+import { leadOf, verdictOf, type Lead, type Verdict } from './verdict.ts';
+import { channelCaution, headlineOf, STANDING, whenInWords } from './wording.ts';
+
+/** One thing to do, with its dates. `to` is null when there is no end. */
+export interface Step {
+  readonly id: string;
+  readonly text: string;
+  readonly rung: Rung;
+  readonly when: { readonly from: Day; readonly to: Day | null; readonly note: string };
+  readonly cautions: readonly string[];
+}
+
+/** What to tell the enquirer. */
+export interface Advice {
+  readonly verdict: Verdict;
+  readonly headline: string;
+  readonly steps: readonly Step[];
+  readonly cautions: readonly string[];
+  readonly refer: readonly string[];
+  readonly notDoing: readonly { readonly text: string; readonly why: string }[];
+  readonly lookAgain: Day;
+}
+
+function spanOf(state: WindowState, today: Day): { from: Day; to: Day | null } {
+  switch (state.kind) {
+    case 'open':
+      return { from: today, to: state.span.to };
+    case 'opens':
+      return { from: state.span.from, to: state.span.to };
+    case 'always':
+    case 'never':
+      return { from: today, to: null };
+  }
+}
+
+function toStep(chosen: Chosen, today: Day): Step {
+  const { treatment, text, state } = chosen.candidate;
+  return {
+    id: treatment.id,
+    text,
+    rung: treatment.rung,
+    when: { ...spanOf(state, today), note: whenInWords(state, today) },
+    cautions: [...new Set(chosen.cautions)],
+  };
+}
+
+/** A step that confirms the cause where being wrong is costly, or where the cause is still open. */
+function confirmStep(lead: Lead, verdict: Verdict, today: Day): Step[] {
+  const needed = verdict === 'find-out' || lead.probability < 0.85;
+  if (lead.cause.confirm === undefined || !needed) return [];
+  return [
+    {
+      id: `confirm-${lead.cause.id}`,
+      text: lead.cause.confirm,
+      rung: 'leave',
+      when: { from: today, to: null, note: 'now' },
+      cautions: [],
+    },
+  ];
+}
+
+const FIND_OUT: Omit<Step, 'when'> = {
+  id: 'send-sample',
+  text: 'Send clear photographs of the whole plant, the damage close up and the leaf underside, or bring a bagged piece with both healthy and damaged tissue.',
+  rung: 'leave',
+  cautions: [],
+};
+
+function namedCauses(network: Network, posterior: Posterior): readonly Cause[] {
+  return posterior.explanation
+    .map((id) => network.causes[network.position.get(id) ?? -1])
+    .filter((cause) => cause !== undefined);
+}
+
+function notDoing(causes: readonly Cause[], hidden: readonly { judged: Judged; why: string }[]) {
+  const own = causes.flatMap(({ avoid }) => avoid);
+  const blocked = hidden.map(({ judged, why }) => ({ text: judged.candidate.treatment.name, why }));
+  return [...own, ...blocked].slice(0, 8);
+}
+
+function lookAgainOn(lead: Lead | null, verdict: Verdict, steps: readonly Chosen[], today: Day): Day {
+  const first = steps[0];
+  const wait = first ? daysUntil(first.candidate.state, today) : null;
+  if ((verdict === 'wait' || verdict === 'too-late') && wait !== null && wait > 0) return addDays(today, wait);
+  return addDays(today, verdict === 'find-out' ? 3 : (lead?.cause.lookAgainDays ?? 7));
+}
+
+/** Steps that are open to choice after safety and the enquirer's approach, and those that are not, with the reason. */
+function sift(judged: readonly Judged[], context: AdviceContext) {
+  const hidden: { judged: Judged; why: string }[] = [];
+  const allowed = judged.filter((one) => {
+    const why = one.forbidden ?? hiddenBy(context.approach, one.candidate.treatment);
+    if (why !== null) hidden.push({ judged: one, why });
+    return why === null && one.candidate.state.kind !== 'never';
+  });
+  return { allowed, hidden };
+}
+
+/** Works out the advice from the weighing: what to do, when, with which cautions, and what not to do. */
+export function planAdvice(library: Compiled, network: Network, posterior: Posterior, context: AdviceContext): Advice {
+  const { today } = context;
+  const lead = leadOf(network, posterior);
+  const suspects = suspectsOf(network, posterior);
+  const judged = gatherCandidates(library, suspects, context).map((one) => judge(one, context));
+  const { allowed, hidden } = sift(judged, context);
+  const chosen = chooseSteps(allowed, today);
+  const verdict = verdictOf(lead, chosen, today);
+  const named = verdict === 'find-out' ? namedCauses(network, posterior).slice(0, 1) : namedCauses(network, posterior);
+  const ask: Step[] = verdict === 'find-out' ? [{ ...FIND_OUT, when: { from: today, to: null, note: 'now' } }] : [];
+  const confirm = lead ? confirmStep(lead, verdict, today) : [];
+  const steps = [...(confirm.length > 0 ? confirm : ask), ...chosen.map((one) => toStep(one, today))];
+  return {
+    verdict,
+    headline: headlineOf(verdict, lead, named, chosen, today),
+    steps,
+    cautions: [channelCaution(context.channel), ...poison(context), ...named.flatMap(({ cautions }) => cautions)],
+    refer: [...new Set(chosen.flatMap(({ referTo }) => referTo))],
+    notDoing: notDoing(named, hidden),
+    lookAgain: lookAgainOn(lead, verdict, chosen, today),
+  };
+}
+
+function poison(context: AdviceContext): string[] {
+  return context.traits.poisonous === true ? [STANDING.poisonous] : [];
+}

@@ -1,0 +1,52 @@
+import type { Network } from '../diagnosis/network.ts';
+import type { Posterior } from '../diagnosis/posterior.ts';
+import type { Cause } from '../knowledge/schema/cause.ts';
+import type { Day } from '../timing/calendar.ts';
+import { daysUntil } from '../timing/windows.ts';
+import type { Chosen } from './choose.ts';
+
+export const VERDICTS = ['leave', 'act-now', 'wait', 'too-late', 'find-out', 'professional'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+/** The cause that the advice speaks of, with its probability; null when nothing in the library leads. */
+export interface Lead {
+  readonly cause: Cause;
+  readonly probability: number;
+}
+
+/** The likeliest cause of the likeliest explanation. */
+export function leadOf(network: Network, posterior: Posterior): Lead | null {
+  const leads = posterior.explanation
+    .map((id) => network.position.get(id))
+    .filter((position) => position !== undefined)
+    .map((position) => ({ cause: network.causes[position], probability: posterior.causes[position] ?? 0 }))
+    .filter((lead): lead is Lead => lead.cause !== undefined)
+    .sort((a, b) => b.probability - a.probability);
+  return leads[0] ?? null;
+}
+
+/** Below this the lead is a guess and the advice is to find out. */
+const LEAST_TO_ADVISE = 0.3;
+/** Share of all the good a plan does that must be possible now, for "act now". */
+const ENOUGH_NOW = 0.3;
+/** Longest wait for a window that still counts as waiting; beyond it this year is lost. */
+const LONGEST_WAIT_DAYS = 150;
+
+function whenTreatable(steps: readonly Chosen[], today: Day): 'act-now' | 'wait' | 'too-late' {
+  const total = steps.reduce((sum, { gain }) => sum + gain, 0);
+  const now = steps.filter(({ candidate }) => daysUntil(candidate.state, today) === 0);
+  const gainNow = now.reduce((sum, { gain }) => sum + gain, 0);
+  if (total === 0 || gainNow >= ENOUGH_NOW * total) return 'act-now';
+  const main = steps.filter((step) => !now.includes(step)).reduce((a, b) => (b.gain > a.gain ? b : a));
+  return (daysUntil(main.candidate.state, today) ?? Infinity) <= LONGEST_WAIT_DAYS ? 'wait' : 'too-late';
+}
+
+/** What the advice comes to, from the lead and the chosen steps. */
+export function verdictOf(lead: Lead | null, steps: readonly Chosen[], today: Day): Verdict {
+  if (!lead || lead.probability < LEAST_TO_ADVISE) return 'find-out';
+  if (lead.cause.leave !== undefined || lead.cause.category === 'normal') return 'leave';
+  if (steps.length === 0) return 'find-out';
+  const best = steps.reduce((a, b) => (b.gain > a.gain ? b : a));
+  if (best.candidate.treatment.rung === 'professional') return 'professional';
+  return whenTreatable(steps, today);
+}

@@ -1,0 +1,35 @@
+import type { FindingId } from '../knowledge/schema/common.ts';
+
+/** One report about a plant, before weighing. */
+export interface Report {
+  readonly finding: FindingId;
+  readonly value: boolean;
+  /** How sure the report is: 0 tells nothing, 1 is certain. */
+  readonly sure: number;
+}
+
+/** How a report follows from the truth: chance of hearing "yes" when it is so, and when it is not. */
+export interface Reliability {
+  readonly yesWhenTrue: number;
+  readonly yesWhenFalse: number;
+}
+
+/** Added to the background so that even the rarest sign is sometimes reported by mistake; our own estimate. */
+const MISTAKEN_SIGN = 0.02;
+
+/**
+ * Reliability of a report. A mistaken "yes" is the rarer, the rarer the finding itself: nobody reports
+ * orange pustules for want of something to say. `sure` in [0, 1], `background` in (0, 1).
+ */
+export function reliabilityOf(sure: number, background: number): Reliability {
+  return {
+    yesWhenTrue: 0.5 + sure / 2,
+    yesWhenFalse: (1 - sure) * (MISTAKEN_SIGN + background),
+  };
+}
+
+/** Chance of the report given the chance that the finding is there. */
+export function reportLikelihood(present: number, value: boolean, reliability: Reliability): number {
+  const yes = present * reliability.yesWhenTrue + (1 - present) * reliability.yesWhenFalse;
+  return value ? yes : 1 - yes;
+}

@@ -1,0 +1,134 @@
+import type { KnowledgeIssue, ReadLibrary } from './read.ts';
+import type { Cause } from './schema/cause.ts';
+import type { WindowRule } from './schema/window.ts';
+import type { Library } from './schema/library.ts';
+import { UNPUBLISHED } from './schema/source.ts';
+
+/** Patterns of an application rate; rates come from the label in the user's hand, never from the library. */
+const RATE =
+  /\b\d+(\.\d+)?\s*(ml|millilit\w*|fl\.? ?oz|tsp|tbsp|teaspoons?|tablespoons?)\s*(per|to|in|\/)\s*(a |an |one |each )?(lit\w*|l|gal\w*|square|sq)\b/i;
+
+type Report = (id: string, field: string, message: string) => void;
+
+interface Known {
+  readonly plants: ReadonlySet<string>;
+  readonly findings: ReadonlySet<string>;
+  readonly groups: ReadonlySet<string>;
+  readonly causes: ReadonlySet<string>;
+  readonly treatments: ReadonlySet<string>;
+  readonly places: ReadonlySet<string>;
+  readonly sources: ReadonlySet<string>;
+}
+
+const ids = (entries: readonly { readonly id: string }[]): Set<string> => new Set(entries.map(({ id }) => id));
+
+function knownIds(library: Library): Known {
+  return {
+    plants: ids(library.plants),
+    findings: ids(library.findings),
+    groups: ids(library.groups),
+    causes: new Set([...ids(library.causes), ...ids(library.careTopics)]),
+    treatments: ids(library.treatments),
+    places: ids(library.places),
+    sources: new Set([...ids(library.sources), ...UNPUBLISHED]),
+  };
+}
+
+function checkUnique(library: Library, report: Report): void {
+  const sections = [library.plants, library.findings, library.treatments, library.places, library.groups];
+  for (const section of [...sections, [...library.causes, ...library.careTopics]]) {
+    const seen = new Set<string>();
+    for (const { id } of section) {
+      if (seen.has(id)) report(id, 'id', 'stands twice; give one of them another id');
+      seen.add(id);
+    }
+  }
+}
+
+function checkWindow(rule: WindowRule | undefined, id: string, field: string, known: Known, report: Report): void {
+  if (rule?.kind === 'calendar' && rule.at !== null && !known.places.has(rule.at)) {
+    report(id, field, `the place "${rule.at}" is not in places/`);
+  }
+}
+
+function checkCause(cause: Cause, known: Known, report: Report): void {
+  const refer = (field: string, kind: keyof Known, list: readonly string[]): void => {
+    for (const item of list) {
+      if (!known[kind].has(item)) report(cause.id, field, `"${item}" is not among the ${kind}`);
+    }
+  };
+  refer('hosts', 'plants', Object.keys(cause.hosts));
+  refer('findings', 'findings', Object.keys(cause.findings));
+  refer('leadsTo', 'causes', cause.leadsTo);
+  refer('lookAlikes', 'causes', cause.lookAlikes.map(({ id }) => id));
+  refer('treatments', 'treatments', cause.treatments.map(({ use }) => use));
+  if (Object.keys(cause.hosts).length === 0) report(cause.id, 'hosts', 'name at least one host');
+  if (Object.keys(cause.findings).length < 3) report(cause.id, 'findings', 'name at least 3 findings');
+  if (cause.treatments.length === 0 && cause.leave === undefined) {
+    report(cause.id, 'treatments', 'name a treatment, or say under "leave" why none is needed');
+  }
+  checkWindow(cause.seen, cause.id, 'seen', known, report);
+  for (const stage of cause.stages) checkWindow(stage.when, cause.id, 'stages', known, report);
+  for (const option of cause.treatments) checkWindow(option.when, cause.id, 'treatments', known, report);
+}
+
+function checkFindings(library: Library, known: Known, report: Report): void {
+  const used = new Set(library.causes.flatMap((cause) => Object.keys(cause.findings)));
+  for (const finding of library.findings) {
+    for (const parent of finding.isA) {
+      used.add(parent);
+      if (!known.findings.has(parent)) report(finding.id, 'isA', `"${parent}" is not among the findings`);
+    }
+    if (finding.group !== undefined && !known.groups.has(finding.group)) {
+      report(finding.id, 'group', `"${finding.group}" is not among the groups`);
+    }
+  }
+  for (const { id, forAdvice, group } of library.findings) {
+    if (!used.has(id) && !forAdvice && group === undefined) report(id, '(entry)', 'no cause uses this finding; remove it or use it');
+  }
+}
+
+function checkSources(library: Library, known: Known, report: Report): void {
+  const sections = [library.plants, library.findings, library.groups, library.causes, library.careTopics];
+  for (const entry of [...sections, library.treatments, library.places].flat()) {
+    if (!known.sources.has(entry.source)) {
+      report(entry.id, 'source', `"${entry.source}" is neither practice nor judgement nor in sources/`);
+    }
+  }
+}
+
+function checkRates(library: Library, report: Report): void {
+  const texts = [
+    ...library.treatments.flatMap((t) => [[t.id, t.text] as const, ...t.cautions.map((c) => [t.id, c] as const)]),
+    ...library.causes.flatMap((c) => c.treatments.map((o) => [c.id, o.text ?? ''] as const)),
+    ...library.careTopics.flatMap((c) => c.steps.map((s) => [c.id, s.text] as const)),
+  ];
+  for (const [id, text] of texts) {
+    if (RATE.test(text)) report(id, 'text', 'holds an application rate; the rate comes from the label');
+  }
+}
+
+/** Checks everything that spans entries: references, duplicates, unused findings, sources, rates. Empty when all is well. */
+export function checkLibrary({ library, fileOf }: ReadLibrary): readonly KnowledgeIssue[] {
+  const issues: KnowledgeIssue[] = [];
+  const report: Report = (id, field, message) => {
+    issues.push({ file: fileOf.get(id) ?? '(unknown file)', id, field, message });
+  };
+  const known = knownIds(library);
+  checkUnique(library, report);
+  for (const cause of library.causes) checkCause(cause, known, report);
+  checkFindings(library, known, report);
+  checkSources(library, known, report);
+  checkRates(library, report);
+  for (const plant of library.plants) {
+    for (const parent of plant.parents) {
+      if (!known.plants.has(parent)) report(plant.id, 'parents', `"${parent}" is not among the plants`);
+    }
+  }
+  for (const topic of library.careTopics) {
+    for (const host of Object.keys(topic.hosts)) {
+      if (!known.plants.has(host)) report(topic.id, 'hosts', `"${host}" is not among the plants`);
+    }
+  }
+  return issues;
+}

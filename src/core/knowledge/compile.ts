@@ -1,0 +1,123 @@
+import { buildPhraseIndex, type PhraseIndex } from '../language/phraseIndex.ts';
+import { compileClasses, compilePhrase } from '../language/phrase.ts';
+import { buildPlantNames, type PlantNames } from '../language/plantNames.ts';
+import { BACKGROUND, COMMONNESS, FREQUENCY, SUSCEPTIBILITY } from './scale.ts';
+import { careCause, careFinding, careTreatments } from './careTopics.ts';
+import type { Cause, } from './schema/cause.ts';
+import type { CauseId, FindingId, PlantId, TreatmentId } from './schema/common.ts';
+import type { Finding, FindingGroup } from './schema/finding.ts';
+import type { Library } from './schema/library.ts';
+import type { Place } from './schema/place.ts';
+import type { Plant } from './schema/plant.ts';
+import type { Treatment } from './schema/treatment.ts';
+import { buildTaxonomy, type Taxonomy } from './taxonomy.ts';
+
+/** The library ready for use: entries by id, word indexes, and numbers in place of words. */
+export interface Compiled {
+  readonly version: string;
+  readonly plants: ReadonlyMap<PlantId, Plant>;
+  readonly findings: ReadonlyMap<FindingId, Finding>;
+  readonly groups: ReadonlyMap<string, FindingGroup>;
+  /** Findings of each exclusive group, in the order of the library. */
+  readonly groupMembers: ReadonlyMap<string, readonly Finding[]>;
+  readonly causes: ReadonlyMap<CauseId, Cause>;
+  readonly treatments: ReadonlyMap<TreatmentId, Treatment>;
+  readonly places: readonly Place[];
+  readonly taxonomy: Taxonomy;
+  readonly plantNames: PlantNames;
+  readonly phrases: PhraseIndex<Finding>;
+  /** A finding and every more general one that it implies, itself first. */
+  readonly implied: (id: FindingId) => readonly FindingId[];
+  /** P(finding | cause) for every finding of a cause, general ones included. */
+  readonly strengths: ReadonlyMap<CauseId, ReadonlyMap<FindingId, number>>;
+}
+
+const byId = <K extends string, T extends { readonly id: K }>(entries: readonly T[]): Map<K, T> =>
+  new Map(entries.map((entry) => [entry.id, entry]));
+
+/** Chance of a finding without any cause. */
+export function backgroundOf(finding: Finding): number {
+  return BACKGROUND[finding.background];
+}
+
+function impliedBy(findings: ReadonlyMap<FindingId, Finding>): (id: FindingId) => readonly FindingId[] {
+  const known = new Map<FindingId, readonly FindingId[]>();
+  const walk = (id: FindingId, seen: Set<FindingId>): void => {
+    if (seen.has(id)) return;
+    seen.add(id);
+    for (const parent of findings.get(id)?.isA ?? []) walk(parent, seen);
+  };
+  return (id) => {
+    const found = known.get(id);
+    if (found) return found;
+    const seen = new Set<FindingId>();
+    walk(id, seen);
+    const list = [...seen];
+    known.set(id, list);
+    return list;
+  };
+}
+
+/** A cause shows a general finding at least as often as its most frequent special case. */
+function strengthsOf(cause: Cause, implied: (id: FindingId) => readonly FindingId[]): Map<FindingId, number> {
+  const strengths = new Map<FindingId, number>();
+  for (const [id, word] of Object.entries(cause.findings) as [FindingId, keyof typeof FREQUENCY][]) {
+    for (const one of implied(id)) {
+      strengths.set(one, Math.max(strengths.get(one) ?? 0, FREQUENCY[word]));
+    }
+  }
+  return strengths;
+}
+
+/** Compiles a checked library. Programmer's mistake, and so a throw, when it was not checked. */
+export function compileLibrary(library: Library): Compiled {
+  const allFindings = [...library.findings, ...library.careTopics.map(careFinding)];
+  const allCauses = [...library.causes, ...library.careTopics.map(careCause)];
+  const findings = byId<FindingId, Finding>(allFindings);
+  const implied = impliedBy(findings);
+  const classes = compileClasses(library.wordClasses);
+  const groupMembers = new Map<string, Finding[]>();
+  for (const finding of library.findings) {
+    if (finding.group === undefined) continue;
+    groupMembers.set(finding.group, [...(groupMembers.get(finding.group) ?? []), finding]);
+  }
+  return {
+    version: library.version,
+    plants: byId<PlantId, Plant>(library.plants),
+    findings,
+    groups: byId<string, FindingGroup>(library.groups),
+    groupMembers,
+    causes: byId<CauseId, Cause>(allCauses),
+    treatments: byId<TreatmentId, Treatment>([...library.treatments, ...library.careTopics.flatMap(careTreatments)]),
+    places: library.places,
+    taxonomy: buildTaxonomy(library.plants),
+    plantNames: buildPlantNames(library.plants),
+    phrases: buildPhraseIndex(
+      allFindings.flatMap((finding) => finding.phrases.map((text) => compilePhrase(text, finding, classes))),
+    ),
+    implied,
+    strengths: new Map(allCauses.map((cause) => [cause.id, strengthsOf(cause, implied)])),
+  };
+}
+
+/**
+ * How readily a plant takes a cause, as a factor: the nearest host in its lineage decides. A group
+ * ("some maple") takes the causes of its members at half strength. 0 when it is no host.
+ */
+export function susceptibilityOf(cause: Cause, plant: PlantId, taxonomy: Taxonomy): number {
+  const hosts = cause.hosts;
+  for (const one of taxonomy.lineage(plant)) {
+    const word = hosts[one];
+    if (word !== undefined) return SUSCEPTIBILITY[word];
+  }
+  const below = taxonomy.below(plant).flatMap((one) => {
+    const word = hosts[one];
+    return word === undefined ? [] : [SUSCEPTIBILITY[word]];
+  });
+  return below.length === 0 ? 0 : Math.max(...below) / 2;
+}
+
+/** How common a cause is among enquiries, before host, season and evidence. */
+export function commonnessOf(cause: Cause): number {
+  return COMMONNESS[cause.common];
+}

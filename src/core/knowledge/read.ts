@@ -1,0 +1,127 @@
+import { z } from 'zod';
+import { fail, ok, type Result } from '../result.ts';
+import { careTopicSchema, causeSchema } from './schema/cause.ts';
+import { findingGroupSchema, findingSchema, wordClassesSchema } from './schema/finding.ts';
+import type { Library } from './schema/library.ts';
+import { placeSchema } from './schema/place.ts';
+import { plantSchema } from './schema/plant.ts';
+import { sourceSchema } from './schema/source.ts';
+import { treatmentSchema } from './schema/treatment.ts';
+import { hashText } from './hash.ts';
+
+/** One parsed YAML file of the library. `file` is its path below `knowledge/`. */
+export interface KnowledgeFile {
+  readonly file: string;
+  readonly content: unknown;
+  readonly text: string;
+}
+
+/** Something wrong in the library, worded for its editor. */
+export interface KnowledgeIssue {
+  readonly file: string;
+  readonly id: string;
+  readonly field: string;
+  readonly message: string;
+}
+
+const SECTIONS = {
+  plants: plantSchema,
+  findings: findingSchema,
+  causes: causeSchema,
+  care: careTopicSchema,
+  treatments: treatmentSchema,
+  places: placeSchema,
+} as const;
+
+const identified = z.object({ id: z.string() });
+
+function readEntry<T>(
+  schema: z.ZodType<T>,
+  entry: unknown,
+  file: string,
+  issues: KnowledgeIssue[],
+  files: Map<string, string>,
+): T[] {
+  const named = identified.safeParse(entry);
+  const id = named.success ? named.data.id : '(no id)';
+  const parsed = schema.safeParse(entry);
+  if (parsed.success) {
+    files.set(id, file);
+    return [parsed.data];
+  }
+  for (const issue of parsed.error.issues) {
+    issues.push({ file, id, field: issue.path.join('.') || '(entry)', message: issue.message });
+  }
+  return [];
+}
+
+const withDefaults = z.strictObject({
+  defaults: z.record(z.string(), z.unknown()),
+  entries: z.array(z.record(z.string(), z.unknown())),
+});
+
+/** A file is a list of entries, or `defaults` that every one of its `entries` takes over. */
+function entriesOf(content: unknown): readonly unknown[] | null {
+  const list = z.array(z.unknown()).safeParse(content);
+  if (list.success) return list.data;
+  const shared = withDefaults.safeParse(content);
+  if (!shared.success) return null;
+  return shared.data.entries.map((entry) => ({ ...shared.data.defaults, ...entry }));
+}
+
+/** Reads every entry of the files below `folder/`; entries that fail are reported and left out. */
+function readSection<T>(
+  folder: string,
+  schema: z.ZodType<T>,
+  input: readonly KnowledgeFile[],
+  issues: KnowledgeIssue[],
+  files: Map<string, string>,
+): T[] {
+  return input
+    .filter(({ file }) => file.startsWith(`${folder}/`))
+    .flatMap(({ file, content }) => {
+      const entries = entriesOf(content);
+      if (entries) return entries.flatMap((entry) => readEntry(schema, entry, file, issues, files));
+      const message = 'the file must hold a list of entries, or "defaults" and "entries"';
+      issues.push({ file, id: '(file)', field: '(file)', message });
+      return [];
+    });
+}
+
+function readWordClasses(input: readonly KnowledgeFile[], issues: KnowledgeIssue[]) {
+  const file = input.find((one) => one.file === 'words.yaml');
+  const parsed = wordClassesSchema.safeParse(file?.content ?? {});
+  if (parsed.success) return parsed.data;
+  for (const issue of parsed.error.issues) {
+    issues.push({ file: 'words.yaml', id: issue.path.join('.'), field: '(list)', message: issue.message });
+  }
+  return {};
+}
+
+/** The library and, for messages, the file each id came from. */
+export interface ReadLibrary {
+  readonly library: Library;
+  readonly fileOf: ReadonlyMap<string, string>;
+}
+
+/**
+ * Checks each entry of the YAML files against its schema.
+ * Returns the library, or every field that is wrong; never a partial library.
+ */
+export function readLibrary(input: readonly KnowledgeFile[]): Result<ReadLibrary, readonly KnowledgeIssue[]> {
+  const issues: KnowledgeIssue[] = [];
+  const files = new Map<string, string>();
+  const library: Library = {
+    version: hashText(input.map(({ file, text }) => `${file}\n${text}`).sort().join('\n')),
+    plants: readSection('plants', SECTIONS.plants, input, issues, files),
+    findings: readSection('findings', SECTIONS.findings, input, issues, files),
+    groups: readSection('groups', findingGroupSchema, input, issues, files),
+    wordClasses: readWordClasses(input, issues),
+    causes: readSection('causes', SECTIONS.causes, input, issues, files),
+    careTopics: readSection('care', SECTIONS.care, input, issues, files),
+    treatments: readSection('treatments', SECTIONS.treatments, input, issues, files),
+    places: readSection('places', SECTIONS.places, input, issues, files),
+    sources: readSection('sources', sourceSchema, input, issues, files),
+  };
+  return issues.length > 0 ? fail(issues) : ok({ library, fileOf: files });
+}

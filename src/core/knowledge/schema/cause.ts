@@ -1,0 +1,109 @@
+import { z } from 'zod';
+import { COMMONNESS, EFFECT, FREQUENCY, HARM, SUSCEPTIBILITY } from '../scale.ts';
+import {
+  causeIdSchema,
+  findingIdSchema,
+  plantIdSchema,
+  sourceRefSchema,
+  treatmentIdSchema,
+  wordOf,
+} from './common.ts';
+import { RUNGS } from './treatment.ts';
+import { windowSchema } from './window.ts';
+
+export const CATEGORIES = [
+  'insect',
+  'mite',
+  'mollusc',
+  'nematode',
+  'fungus',
+  'oomycete',
+  'bacterium',
+  'virus',
+  'vertebrate',
+  'weed',
+  'nutrient',
+  'water',
+  'temperature',
+  'light',
+  'chemical',
+  'mechanical',
+  'care',
+  'normal',
+] as const;
+export type Category = (typeof CATEGORIES)[number];
+
+export const harmSchema = z.strictObject({
+  looks: wordOf(HARM).default('none'),
+  yield: wordOf(HARM).default('none'),
+  plant: wordOf(HARM).default('none'),
+  neighbours: wordOf(HARM).default('none'),
+  people: wordOf(HARM).default('none'),
+  /** How fast the harm grows if nothing is done. */
+  pace: z.enum(['days', 'weeks', 'months', 'years', 'none']).default('none'),
+});
+
+/** One treatment of a cause: how well it works, when, and how to say it for this cause. */
+export const optionSchema = z.strictObject({
+  use: treatmentIdSchema,
+  effect: wordOf(EFFECT),
+  when: windowSchema.optional(),
+  text: z.string().optional(),
+});
+
+const avoidSchema = z.strictObject({ text: z.string(), why: z.string() });
+
+/** A pest, disease, shortage, condition or normal look. Shape of one entry of `knowledge/causes/*.yaml`. */
+export const causeSchema = z.strictObject({
+  id: causeIdSchema,
+  name: z.string().min(3),
+  scientific: z.string().optional(),
+  aliases: z.array(z.string()).default([]),
+  category: z.enum(CATEGORIES),
+  hosts: z.record(plantIdSchema, wordOf(SUSCEPTIBILITY)),
+  common: wordOf(COMMONNESS),
+  findings: z.record(findingIdSchema, wordOf(FREQUENCY)),
+  /** Causes that this one invites. */
+  leadsTo: z.array(causeIdSchema).default([]),
+  /** When it can be seen; out of this window it is less likely, not impossible. */
+  seen: windowSchema.default({ kind: 'any' }),
+  stages: z.array(z.strictObject({ name: z.string(), when: windowSchema })).default([]),
+  harm: harmSchema,
+  lookAlikes: z.array(z.strictObject({ id: causeIdSchema, tells: z.string() })).default([]),
+  /** One sentence to say aloud. */
+  say: z.string().min(10),
+  /** Why it may be left alone; set where no treatment is needed. */
+  leave: z.string().optional(),
+  treatments: z.array(optionSchema).default([]),
+  avoid: z.array(avoidSchema).default([]),
+  /** What to expect, and what would mean the cause was another. */
+  expect: z.string().optional(),
+  /** Sample or visit that confirms it, where being wrong is costly. */
+  confirm: z.string().optional(),
+  cautions: z.array(z.string()).default([]),
+  /** When to look again, in days from the advice. */
+  lookAgainDays: z.number().int().min(1).max(400).default(14),
+  source: sourceRefSchema,
+});
+
+/** A question with no culprit. Shape of one entry of `knowledge/care/*.yaml`. */
+export const careTopicSchema = z.strictObject({
+  id: causeIdSchema,
+  name: z.string().min(3),
+  aliases: z.array(z.string()).default([]),
+  hosts: z.record(plantIdSchema, wordOf(SUSCEPTIBILITY)),
+  phrases: z.array(z.string()).min(1),
+  say: z.string().min(10),
+  steps: z
+    .array(z.strictObject({ text: z.string().min(10), rung: z.enum(RUNGS), when: windowSchema.optional() }))
+    .min(1),
+  avoid: z.array(avoidSchema).default([]),
+  cautions: z.array(z.string()).default([]),
+  lookAgainDays: z.number().int().min(1).max(400).default(60),
+  source: sourceRefSchema,
+});
+
+export type Cause = z.infer<typeof causeSchema>;
+export type CareTopic = z.infer<typeof careTopicSchema>;
+export type TreatmentOption = z.infer<typeof optionSchema>;
+export type Harm = z.infer<typeof harmSchema>;

@@ -1,0 +1,20 @@
+import type { CareTopic, Cause } from './cause.ts';
+import type { Finding, FindingGroup } from './finding.ts';
+import type { Place } from './place.ts';
+import type { Plant } from './plant.ts';
+import type { Source } from './source.ts';
+import type { Treatment } from './treatment.ts';
+
+/** The whole library, read and checked field by field but not yet compiled. */
+export interface Library {
+  readonly version: string;
+  readonly plants: readonly Plant[];
+  readonly findings: readonly Finding[];
+  readonly groups: readonly FindingGroup[];
+  readonly wordClasses: Readonly<Record<string, readonly string[]>>;
+  readonly causes: readonly Cause[];
+  readonly careTopics: readonly CareTopic[];
+  readonly treatments: readonly Treatment[];
+  readonly places: readonly Place[];
+  readonly sources: readonly Source[];
+}

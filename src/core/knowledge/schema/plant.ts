@@ -1,0 +1,35 @@
+import { z } from 'zod';
+import { plantIdSchema, sourceRefSchema } from './common.ts';
+
+/** What a plant is for the rules of advice; each trait is inherited from the parents unless set. */
+export const traitsSchema = z.strictObject({
+  /** Which part is eaten, or none. */
+  edible: z.enum(['fruit', 'leaf', 'root', 'none']).optional(),
+  woody: z.boolean().optional(),
+  evergreen: z.boolean().optional(),
+  indoors: z.boolean().optional(),
+  /** Grows beyond what can be reached from the ground. */
+  tall: z.boolean().optional(),
+  beeVisited: z.boolean().optional(),
+  poisonous: z.boolean().optional(),
+  /** When it is in flower, as a window; used to keep insecticide off open blossom. */
+  bloom: z.string().optional(),
+});
+
+/** A taxon or a group of plants. Shape of one entry of `knowledge/plants/*.yaml`. */
+export const plantSchema = z.strictObject({
+  id: plantIdSchema,
+  name: z.string().min(2),
+  scientific: z.string().optional(),
+  rank: z.enum(['group', 'family', 'genus', 'species']).default('species'),
+  parents: z.array(plantIdSchema).default([]),
+  /** Names people use, in singular; plurals and small slips are found without listing them. */
+  names: z.array(z.string()).default([]),
+  /** Names that are also ordinary words (olive, lime): counted only beside a word such as tree, bush or my. */
+  ambiguous: z.array(z.string()).default([]),
+  traits: traitsSchema.default({}),
+  source: sourceRefSchema,
+});
+
+export type Plant = z.infer<typeof plantSchema>;
+export type Traits = z.infer<typeof traitsSchema>;

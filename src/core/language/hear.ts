@@ -1,0 +1,102 @@
+import type { FindingId, PlantId } from '../knowledge/schema/common.ts';
+import type { Finding } from '../knowledge/schema/finding.ts';
+import { findPlants, rankPlants, type PlantMention, type PlantNames, type RankedPlant } from './plantNames.ts';
+import type { PhraseIndex, PhraseMatch } from './phraseIndex.ts';
+import { readStance, type Stance } from './stance.ts';
+import { LONGEST_TEXT, tokenize, type Span, type Token } from './tokens.ts';
+
+/** A finding understood from the text. */
+export interface HeardFinding {
+  readonly finding: FindingId;
+  readonly value: boolean;
+  /** How sure the speaker is, 0 to 1. */
+  readonly sure: number;
+  readonly span: Span;
+}
+
+/** What was understood from a text. */
+export interface Heard {
+  readonly plants: readonly RankedPlant[];
+  readonly mentions: readonly PlantMention[];
+  readonly findings: readonly HeardFinding[];
+}
+
+/** What the ear needs from the library. */
+export interface Ear {
+  readonly plantNames: PlantNames;
+  readonly phrases: PhraseIndex<Finding>;
+  readonly lineage: (id: PlantId) => readonly PlantId[];
+}
+
+const SURE = 0.9;
+const DOUBTFUL = 0.6;
+
+interface Candidate extends HeardFinding {
+  readonly terms: number;
+  readonly group: string | undefined;
+}
+
+function toCandidate(tokens: readonly Token[], stance: Stance, match: PhraseMatch<Finding>): Candidate | null {
+  const { phrase, positions } = match;
+  const any = (flags: readonly boolean[]): boolean => positions.some((position) => flags[position] === true);
+  const finding = phrase.target;
+  if (finding.kind === 'sign' && any(stance.theory)) return null;
+  const first = tokens[Math.min(...positions)];
+  const last = tokens[Math.max(...positions)];
+  if (!first || !last) return null;
+  return {
+    finding: finding.id,
+    value: phrase.negates || !any(stance.denied),
+    sure: any(stance.doubted) ? DOUBTFUL : SURE,
+    span: { start: first.start, end: last.end },
+    terms: positions.length,
+    group: finding.group,
+  };
+}
+
+/** A longer phrase says more than a shorter one; what was affirmed says more than what was denied elsewhere. */
+function stronger(a: Candidate, b: Candidate): Candidate {
+  if (a.value !== b.value) return a.value ? a : b;
+  if (a.sure !== b.sure) return a.sure > b.sure ? a : b;
+  return b.terms > a.terms ? b : a;
+}
+
+function oneForEach(candidates: readonly Candidate[]): readonly Candidate[] {
+  const best = new Map<FindingId, Candidate>();
+  for (const candidate of candidates) {
+    const known = best.get(candidate.finding);
+    best.set(candidate.finding, known ? stronger(known, candidate) : candidate);
+  }
+  return [...best.values()];
+}
+
+/** Of an exclusive group only one finding can hold: the longest phrase, the earlier one of equals. */
+function oneForEachGroup(candidates: readonly Candidate[]): readonly Candidate[] {
+  const chosen = new Map<string, Candidate>();
+  for (const candidate of candidates) {
+    if (candidate.group === undefined || !candidate.value) continue;
+    const known = chosen.get(candidate.group);
+    if (!known || candidate.terms > known.terms) chosen.set(candidate.group, candidate);
+  }
+  return candidates.filter(
+    (one) => one.group === undefined || !one.value || chosen.get(one.group)?.finding === one.finding,
+  );
+}
+
+/**
+ * Understands a text: the plants it names and the findings it reports, each with its place in the text.
+ * Deterministic; text beyond {@link LONGEST_TEXT} characters is not read.
+ */
+export function hear(ear: Ear, text: string): Heard {
+  const tokens = tokenize(text.slice(0, LONGEST_TEXT));
+  const stance = readStance(tokens);
+  const mentions = findPlants(ear.plantNames, tokens);
+  const candidates = ear
+    .phrases(tokens)
+    .map((match) => toCandidate(tokens, stance, match))
+    .filter((candidate) => candidate !== null);
+  const findings = oneForEachGroup(oneForEach(candidates))
+    .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
+    .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
+  return { plants: rankPlants(mentions, ear.lineage), mentions, findings };
+}

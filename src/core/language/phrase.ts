@@ -1,0 +1,64 @@
+import { stem, stemSet } from './stem.ts';
+
+/**
+ * A phrase of the library: words that must stand near each other, in any order.
+ *
+ * Written as words with blanks between: `leaf @yellow between|amid vein ~8 -powder`.
+ * `a|b` is either word, `@class` any word of a class in words.yaml, `~8` the longest stretch in words
+ * (default: number of words + 4), `-word` a word that must not stand within the stretch or the two
+ * words before it, and a leading `>` asks for the given order. Words are compared by stem.
+ */
+export interface Phrase<Target> {
+  readonly target: Target;
+  readonly terms: readonly ReadonlySet<string>[];
+  readonly without: ReadonlySet<string>;
+  readonly reach: number;
+  readonly ordered: boolean;
+  readonly negates: boolean;
+}
+
+/** Stems that turn what follows into its opposite. */
+export const NEGATORS: ReadonlySet<string> = stemSet(
+  'no not never without none neither nor nothing cannot hardly didnt doesnt dont isnt arent wasnt werent hasnt havent hadnt cant couldnt wont wouldnt aint',
+);
+
+const EXTRA_REACH = 4;
+
+/** Word classes by name, each a set of stems. */
+export type WordClasses = ReadonlyMap<string, ReadonlySet<string>>;
+
+/** Turns the lists of words.yaml into sets of stems; `@class` inside a list takes that class in. */
+export function compileClasses(lists: Readonly<Record<string, readonly string[]>>): WordClasses {
+  const classes = new Map<string, ReadonlySet<string>>();
+  const expand = (name: string, seen: readonly string[]): string[] =>
+    (lists[name] ?? []).flatMap((word) =>
+      word.startsWith('@') && !seen.includes(word) ? expand(word.slice(1), [...seen, word]) : [stem(word)],
+    );
+  for (const name of Object.keys(lists)) classes.set(name, new Set(expand(name, [`@${name}`])));
+  return classes;
+}
+
+function termStems(term: string, classes: WordClasses): ReadonlySet<string> {
+  return new Set(
+    term.split('|').flatMap((one) => (one.startsWith('@') ? [...(classes.get(one.slice(1)) ?? [])] : [stem(one)])),
+  );
+}
+
+/** Reads one phrase. Unknown classes give an empty term, which never matches; the checks of the library report them. */
+export function compilePhrase<Target>(text: string, target: Target, classes: WordClasses): Phrase<Target> {
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const ordered = words[0] === '>';
+  const reachWord = words.find((word) => /^~\d+$/.test(word));
+  const without = words.filter((word) => word.startsWith('-')).flatMap((word) => [...termStems(word.slice(1), classes)]);
+  const terms = words
+    .filter((word) => word !== '>' && !word.startsWith('-') && !word.startsWith('~'))
+    .map((word) => termStems(word, classes));
+  return {
+    target,
+    terms,
+    without: new Set(without),
+    reach: reachWord === undefined ? terms.length + EXTRA_REACH : Number(reachWord.slice(1)),
+    ordered,
+    negates: terms.some((term) => [...term].some((word) => NEGATORS.has(word))),
+  };
+}

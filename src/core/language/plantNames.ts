@@ -1,0 +1,126 @@
+import type { PlantId } from '../knowledge/schema/common.ts';
+import type { Plant } from '../knowledge/schema/plant.ts';
+import { stemSet } from './stem.ts';
+import { tokenize, type Span, type Token } from './tokens.ts';
+
+/** A plant named in the text. `weight` says how likely it is the plant that is asked about. */
+export interface PlantMention extends Span {
+  readonly plant: PlantId;
+  readonly weight: number;
+}
+
+interface NameEntry {
+  readonly stems: readonly string[];
+  readonly plant: PlantId;
+  readonly ambiguous: boolean;
+  /** A group is named by its common word; a species by its own. */
+  readonly broad: boolean;
+}
+
+/** Names by their first stem, longest first. */
+export type PlantNames = ReadonlyMap<string, readonly NameEntry[]>;
+
+/** Builds the name index of a library's plants. */
+export function buildPlantNames(plants: readonly Plant[]): PlantNames {
+  const names = new Map<string, NameEntry[]>();
+  for (const plant of plants) {
+    const broad = plant.rank === 'group' || plant.rank === 'family';
+    const add = (name: string, ambiguous: boolean): void => {
+      const stems = tokenize(name).map((token) => token.stem);
+      const first = stems[0];
+      if (first === undefined) return;
+      names.set(first, [...(names.get(first) ?? []), { stems, plant: plant.id, ambiguous, broad }]);
+    };
+    const scientific = plant.scientific === undefined ? [] : [plant.scientific];
+    const ambiguous = new Set(plant.ambiguous.map((name) => name.toLowerCase()));
+    for (const name of new Set([plant.name.toLowerCase(), ...plant.names, ...scientific])) {
+      if (!ambiguous.has(name)) add(name, false);
+    }
+    for (const name of ambiguous) add(name, true);
+  }
+  for (const list of names.values()) list.sort((a, b) => b.stems.length - a.stems.length);
+  return names;
+}
+
+const SUPPORT_AFTER = stemSet('tree bush shrub plant seedling hedge vine fruit leaf branch orchard grove');
+const SUPPORT_BEFORE = stemSet('my our the a an potted these those his her me young dwarf on');
+const OWN = stemSet('my our this these me');
+/** Words before a plant that make it scenery: what it stands under, beside or looks like. */
+const SCENERY = stemSet('under beneath near beside behind against like neighbour neighbor by stump next unlike from');
+const COLOUR_NOUNS = stemSet('brown green yellow colour color coloured black skin oil peel shaped sized');
+
+function supported(tokens: readonly Token[], first: number, after: number): boolean {
+  const next = tokens[after];
+  const plural = /s$/.test(tokens[after - 1]?.word ?? '');
+  if (next !== undefined && SUPPORT_AFTER.has(next.stem)) return true;
+  if (next !== undefined && COLOUR_NOUNS.has(next.stem)) return false;
+  return plural || OWN.has(tokens[first - 1]?.stem ?? '') || SUPPORT_BEFORE.has(tokens[first - 1]?.stem ?? '');
+}
+
+function weigh(tokens: readonly Token[], entry: NameEntry, first: number, mentions: number): number {
+  const before = [1, 2, 3].map((step) => tokens[first - step]).filter((t) => t?.sentence === tokens[first]?.sentence);
+  const scenery = before.slice(0, 2).some((token) => token !== undefined && SCENERY.has(token.stem));
+  const own = before.some((token) => token !== undefined && OWN.has(token.stem));
+  const order = 1 / (1 + 0.25 * mentions);
+  return order * (own ? 1.5 : 1) * (scenery ? 0.2 : 1) * (entry.broad ? 0.35 : 1) * (entry.stems.length > 1 ? 1.3 : 1);
+}
+
+function longestAt(names: PlantNames, tokens: readonly Token[], i: number): NameEntry | null {
+  const sentence = tokens[i]?.sentence;
+  const fits = (entry: NameEntry): boolean =>
+    entry.stems.every((part, k) => tokens[i + k]?.stem === part && tokens[i + k]?.sentence === sentence) &&
+    (!entry.ambiguous || supported(tokens, i, i + entry.stems.length));
+  return names.get(tokens[i]?.stem ?? '')?.find(fits) ?? null;
+}
+
+/** All plants named in the text, in its order; the longest name at each place. */
+export function findPlants(names: PlantNames, tokens: readonly Token[]): readonly PlantMention[] {
+  const found: PlantMention[] = [];
+  for (let i = 0; i < tokens.length; ) {
+    const entry = longestAt(names, tokens, i);
+    if (!entry) {
+      i++;
+      continue;
+    }
+    const [first, last] = [tokens[i], tokens[i + entry.stems.length - 1]];
+    if (first && last) {
+      found.push({
+        plant: entry.plant,
+        weight: weigh(tokens, entry, i, found.length),
+        start: first.start,
+        end: last.end,
+      });
+    }
+    i += entry.stems.length;
+  }
+  return found;
+}
+
+/** Plants of the text with their share of the evidence, the likeliest first. Shares sum to 1. */
+export interface RankedPlant {
+  readonly plant: PlantId;
+  readonly confidence: number;
+}
+
+/**
+ * Ranks the plants mentioned. A group (tree, maple) gives its weight to a more special plant of the
+ * same text that belongs to it ("a maple, the red Japanese kind").
+ */
+export function rankPlants(
+  mentions: readonly PlantMention[],
+  lineage: (id: PlantId) => readonly PlantId[],
+): readonly RankedPlant[] {
+  const weights = new Map<PlantId, number>();
+  for (const { plant, weight } of mentions) weights.set(plant, (weights.get(plant) ?? 0) + weight);
+  for (const [general, weight] of [...weights]) {
+    const special = [...weights.keys()].find((one) => one !== general && lineage(one).includes(general));
+    if (special === undefined) continue;
+    weights.delete(general);
+    weights.set(special, (weights.get(special) ?? 0) + weight);
+  }
+  const total = [...weights.values()].reduce((sum, weight) => sum + weight, 0);
+  return [...weights]
+    .map(([plant, weight]) => ({ plant, confidence: weight / total }))
+    .sort((a, b) => b.confidence - a.confidence);
+}
+

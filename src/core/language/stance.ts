@@ -1,0 +1,89 @@
+import { NEGATORS } from './phrase.ts';
+import { stem, stemSet } from './stem.ts';
+import type { Token } from './tokens.ts';
+
+/** How the speaker stands to each word: denied, doubted, or somebody's theory rather than an observation. */
+export interface Stance {
+  readonly denied: readonly boolean[];
+  readonly doubted: readonly boolean[];
+  readonly theory: readonly boolean[];
+}
+
+const CONTRAST = stemSet('but however although though just only except yet still instead');
+/** Words that begin a new statement after "and" or a comma, where a denial no longer reaches. */
+const NEW_SUBJECT = stemSet('it they there the we i my our its a an this that these some now then have has is are was were you he she and');
+const DOUBT = stemSet('maybe perhaps might possibly guess seem seemingly apparently suppose may probably');
+const THEORY = stemSet('think thought told says said reckon reckons convince wonder suspect blame claim assume figured');
+const DENIAL_REACH = 7;
+const DOUBT_REACH = 6;
+const THEORY_REACH = 9;
+
+const stemAt = (tokens: readonly Token[], i: number): string => tokens[i]?.stem ?? '';
+
+/** "not just", "not only" and "no doubt" deny nothing; "don't know if" doubts. */
+function deniesFrom(tokens: readonly Token[], i: number): boolean {
+  if (!NEGATORS.has(stemAt(tokens, i))) return false;
+  return !['just', 'only', 'doubt', 'matter', 'idea', stem('sure'), 'know', 'tell', 'all', 'problem'].includes(
+    stemAt(tokens, i + 1),
+  );
+}
+
+/** A list goes on after a comma when "or" or "nor" follows before a new statement. */
+function listGoesOn(tokens: readonly Token[], i: number): boolean {
+  const { sentence } = tokens[i] ?? { sentence: -1 };
+  for (let j = i; j < Math.min(tokens.length, i + 5) && tokens[j]?.sentence === sentence; j++) {
+    if (['or', 'nor'].includes(stemAt(tokens, j))) return true;
+    if (NEW_SUBJECT.has(stemAt(tokens, j)) || CONTRAST.has(stemAt(tokens, j))) return false;
+  }
+  return false;
+}
+
+function stopsDenial(tokens: readonly Token[], i: number): boolean {
+  const token = tokens[i];
+  if (token === undefined || CONTRAST.has(token.stem)) return true;
+  if (token.stem === 'and') return NEW_SUBJECT.has(stemAt(tokens, i + 1));
+  return token.pauseBefore && !['or', 'nor'].includes(token.stem) && !listGoesOn(tokens, i);
+}
+
+/** Marks the words after `start` up to `reach`, until `stops` or the end of the sentence. */
+function mark(
+  flags: boolean[],
+  tokens: readonly Token[],
+  start: number,
+  reach: number,
+  stops: (i: number) => boolean,
+): void {
+  const sentence = tokens[start]?.sentence;
+  for (let i = start + 1; i <= start + reach && tokens[i]?.sentence === sentence; i++) {
+    if (stops(i)) return;
+    flags[i] = true;
+  }
+}
+
+function opensDoubt(tokens: readonly Token[], i: number): boolean {
+  const [before, here, after] = [stemAt(tokens, i - 1), stemAt(tokens, i), stemAt(tokens, i + 1)];
+  if (DOUBT.has(here)) return true;
+  if (here === stem('sure') && NEGATORS.has(before)) return true;
+  if (here === 'know' && NEGATORS.has(before) && ['if', 'whether'].includes(after)) return true;
+  return here === 'could' && after === 'be';
+}
+
+function opensTheory(tokens: readonly Token[], i: number): boolean {
+  const [before, here, after] = [stemAt(tokens, i - 1), stemAt(tokens, i), stemAt(tokens, i + 1)];
+  if (THEORY.has(here) || THEORY.has(tokens[i]?.word ?? '')) return !NEGATORS.has(before) || here !== 'think';
+  if (here === 'is' && ['it', 'this', 'that'].includes(after)) return true;
+  return here === 'must' && ['be', stem('have')].includes(after);
+}
+
+/** Works out the stance to every word; linear in the number of words. */
+export function readStance(tokens: readonly Token[]): Stance {
+  const flags = (): boolean[] => tokens.map(() => false);
+  const [denied, doubted, theory] = [flags(), flags(), flags()];
+  const stopsClause = (i: number): boolean => CONTRAST.has(stemAt(tokens, i)) || tokens[i]?.pauseBefore === true;
+  tokens.forEach((_, i) => {
+    if (deniesFrom(tokens, i)) mark(denied, tokens, i, DENIAL_REACH, (j) => stopsDenial(tokens, j));
+    if (opensDoubt(tokens, i)) mark(doubted, tokens, i, DOUBT_REACH, stopsClause);
+    if (opensTheory(tokens, i)) mark(theory, tokens, i, THEORY_REACH, stopsClause);
+  });
+  return { denied, doubted, theory };
+}

@@ -1,0 +1,133 @@
+/** Spellings and forms that the rules below would miss; values are stems. */
+const IRREGULAR = new Map<string, string>(
+  Object.entries({
+    leaves: 'leaf',
+    leafs: 'leaf',
+    lvs: 'leaf',
+    grey: 'gray',
+    greyish: 'grayish',
+    mould: 'mold',
+    mouldy: 'moldy',
+    colour: 'color',
+    coloured: 'color',
+    discoloured: 'discolor',
+    discolored: 'discolor',
+    centre: 'center',
+    centres: 'center',
+    dying: 'die',
+    dies: 'die',
+    died: 'die',
+    eaten: 'eat',
+    ate: 'eat',
+    fell: 'fall',
+    fallen: 'fall',
+    fallin: 'fall',
+    shrivelled: 'shrivel',
+    shriveled: 'shrivel',
+    curly: 'curl',
+    overnite: 'overnight',
+    mice: 'mouse',
+    roses: 'rose',
+    grew: 'grow',
+    grown: 'grow',
+    splitting: 'split',
+    rotten: 'rot',
+    rotted: 'rot',
+    rotting: 'rot',
+    rots: 'rot',
+    went: 'go',
+    gone: 'go',
+    goes: 'go',
+    going: 'go',
+    froze: 'freeze',
+    frozen: 'freeze',
+    chopped: 'chop',
+    dug: 'dig',
+    digging: 'dig',
+    cut: 'cut',
+    torn: 'tear',
+    stunted: 'stunt',
+    berries: 'berry',
+    cherries: 'cherry',
+    bunches: 'bunch',
+    tomatoe: 'tomato',
+    tomatoes: 'tomato',
+    tomatos: 'tomato',
+    potatoes: 'potato',
+    citrus: 'citrus',
+    cactus: 'cactus',
+    cacti: 'cactus',
+    ficus: 'ficus',
+    hibiscus: 'hibiscus',
+    iris: 'iris',
+    grass: 'grass',
+    moss: 'moss',
+    fungus: 'fungus',
+    fungi: 'fungus',
+    roots: 'root',
+    this: 'this',
+    was: 'was',
+    has: 'has',
+    is: 'is',
+    its: 'its',
+    always: 'always',
+    yes: 'yes',
+    us: 'us',
+    during: 'during',
+    spring: 'spring',
+    string: 'string',
+    thing: 'thing',
+    nothing: 'nothing',
+    something: 'something',
+    anything: 'anything',
+    everything: 'everything',
+    evening: 'evening',
+    morning: 'morning',
+    ring: 'ring',
+    rings: 'ring',
+    seed: 'seed',
+    weed: 'weed',
+    feed: 'feed',
+    fed: 'feed',
+    reed: 'reed',
+    red: 'red',
+    bed: 'bed',
+    need: 'need',
+    webbing: 'web',
+    webs: 'web',
+    wee: 'wee',
+  }),
+);
+
+const VOWEL = /[aeiouy]/;
+const DOUBLED = /([bdgkmnprt])\1$/;
+
+function withoutSuffix(word: string): string {
+  if (word.length > 4 && word.endsWith('ies')) return `${word.slice(0, -3)}y`;
+  if (word.length > 4 && /(?:s|x|z|ch|sh)es$/.test(word)) return word.slice(0, -2);
+  if (word.length > 3 && word.endsWith('s') && !/[sui]s$/.test(word.slice(-2))) return word.slice(0, -1);
+  if (word.length > 5 && word.endsWith('ing') && VOWEL.test(word.slice(0, -3))) {
+    return word.slice(0, -3).replace(DOUBLED, '$1');
+  }
+  if (word.length > 4 && word.endsWith('ed') && VOWEL.test(word.slice(0, -2))) {
+    return word.slice(0, -2).replace(DOUBLED, '$1');
+  }
+  return word;
+}
+
+/**
+ * Folds the forms of a word to one stem: plural, -ing, -ed, a final e, and British spellings of common
+ * garden words. The stem is for comparing only; it need not be a word. Input in lower case.
+ */
+export function stem(word: string): string {
+  const bare = word.replace(/['’]s$/, '').replace(/['’]/g, '');
+  const known = IRREGULAR.get(bare);
+  if (known !== undefined) return known;
+  const shorter = withoutSuffix(bare);
+  return shorter.length > 3 && shorter.endsWith('e') ? shorter.slice(0, -1) : shorter;
+}
+
+/** Stems of the words of a blank-separated list. */
+export function stemSet(words: string): ReadonlySet<string> {
+  return new Set(words.split(' ').map(stem));
+}

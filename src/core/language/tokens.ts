@@ -1,0 +1,46 @@
+import { stem } from './stem.ts';
+
+/** A stretch of the text, as UTF-16 positions: from `start` up to, not including, `end`. */
+export interface Span {
+  readonly start: number;
+  readonly end: number;
+}
+
+/** One word of the text. */
+export interface Token extends Span {
+  readonly word: string;
+  readonly stem: string;
+  /** Number of the sentence, from 0. */
+  readonly sentence: number;
+  /** A comma, dash or bracket stands before it. */
+  readonly pauseBefore: boolean;
+}
+
+const WORD = /[\p{L}\p{N}]+(?:['’][\p{L}]+)*/gu;
+const SENTENCE_END = /[.!?;\n:]/;
+const PAUSE = /[,()[\]–—]|\s-\s/;
+
+/** Longest text that is read, in characters: far beyond any letter, short of what would stall a worker. */
+export const LONGEST_TEXT = 100_000;
+
+/** Splits a text into words with their places, stems and sentences. Linear in the length of the text. */
+export function tokenize(text: string): readonly Token[] {
+  const tokens: Token[] = [];
+  let sentence = 0;
+  let end = 0;
+  for (const match of text.matchAll(WORD)) {
+    const between = text.slice(end, match.index);
+    if (tokens.length > 0 && endsSentence(between, text, match.index)) sentence++;
+    const word = match[0].toLowerCase();
+    end = match.index + match[0].length;
+    tokens.push({ start: match.index, end, word, stem: stem(word), sentence, pauseBefore: PAUSE.test(between) });
+  }
+  return tokens;
+}
+
+/** A point between digits (2.5) ends no sentence. */
+function endsSentence(between: string, text: string, next: number): boolean {
+  if (!SENTENCE_END.test(between)) return false;
+  const decimal = between === '.' && /\d/.test(text[next] ?? '') && /\d/.test(text[next - 2] ?? '');
+  return !decimal;
+}

@@ -1,0 +1,95 @@
+import { fail, ok, type Result } from '../result.ts';
+
+/** A civil day as whole days since 1 January 1970, free of time zones. */
+export type Day = number & { readonly __brand: 'Day' };
+
+export const DAYS_IN_YEAR = 365;
+const MS_PER_DAY = 86_400_000;
+const ISO = /^(\d{4})-(\d{2})-(\d{2})$/;
+
+const asDay = (value: number): Day => value as Day;
+
+/** Day of a civil date; month 1-12. Dates that do not exist roll over, so validate input with {@link parseDay}. */
+export function dayOf(year: number, month: number, dayOfMonth: number): Day {
+  return asDay(Math.round(Date.UTC(year, month - 1, dayOfMonth) / MS_PER_DAY));
+}
+
+/** The day `days` later (earlier when negative); fractions are rounded. */
+export function addDays(day: Day, days: number): Day {
+  return asDay(day + Math.round(days));
+}
+
+/** Year, month (1-12) and day of the month of a day. */
+export function civil(day: Day): { year: number; month: number; dayOfMonth: number } {
+  const date = new Date(day * MS_PER_DAY);
+  return { year: date.getUTCFullYear(), month: date.getUTCMonth() + 1, dayOfMonth: date.getUTCDate() };
+}
+
+/** ISO 8601 form, for example `2026-06-13`. */
+export function isoDay(day: Day): string {
+  return new Date(day * MS_PER_DAY).toISOString().slice(0, 10);
+}
+
+/** Why a text is no day. */
+export type DayProblem = 'not-iso' | 'no-such-day' | 'out-of-range';
+
+/** Reads an ISO date between 1900 and 2200; refuses days that do not exist, such as 30 February. */
+export function parseDay(text: string): Result<Day, DayProblem> {
+  const match = ISO.exec(text);
+  if (!match) return fail('not-iso');
+  const [year, month, dayOfMonth] = [Number(match[1]), Number(match[2]), Number(match[3])];
+  if (year < 1900 || year > 2200) return fail('out-of-range');
+  const day = dayOf(year, month, dayOfMonth);
+  return isoDay(day) === text ? ok(day) : fail('no-such-day');
+}
+
+const MONTH_STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334] as const;
+
+/** Position in a 365-day year, 0 for 1 January; 29 February shares the place of 28 February. */
+export function dayIndex(month: number, dayOfMonth: number): number {
+  const start = MONTH_STARTS[month - 1] ?? 0;
+  return start + (month === 2 ? Math.min(dayOfMonth, 28) : dayOfMonth) - 1;
+}
+
+/** Position of a day in its own year, see {@link dayIndex}. */
+export function indexOfDay(day: Day): number {
+  const { month, dayOfMonth } = civil(day);
+  return dayIndex(month, dayOfMonth);
+}
+
+/** The day of `year` at a position of a 365-day year; positions outside 0-364 fall in the years beside it. */
+export function dayAtIndex(year: number, index: number): Day {
+  const rounded = Math.round(index);
+  const wholeYears = Math.floor(rounded / DAYS_IN_YEAR);
+  const position = rounded - wholeYears * DAYS_IN_YEAR;
+  let month = 12;
+  while (month > 1 && (MONTH_STARTS[month - 1] ?? 0) > position) month--;
+  return dayOf(year + wholeYears, month, position - (MONTH_STARTS[month - 1] ?? 0) + 1);
+}
+
+/** First and last position of each month in a 365-day year. */
+export function monthSpan(month: number): { first: number; last: number } {
+  return { first: MONTH_STARTS[month - 1] ?? 0, last: (MONTH_STARTS[month] ?? DAYS_IN_YEAR) - 1 };
+}
+
+const MONTH_NAMES = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const;
+
+/** A day in words, `19 May`, with the year when it differs from that of `relativeTo`. */
+export function dayInWords(day: Day, relativeTo: Day): string {
+  const { year, month, dayOfMonth } = civil(day);
+  const words = `${dayOfMonth} ${MONTH_NAMES[month - 1] ?? ''}`;
+  return year === civil(relativeTo).year ? words : `${words} ${year}`;
+}

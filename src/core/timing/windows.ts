@@ -1,0 +1,190 @@
+import type { MonthDay, SeasonName, WindowRule } from '../knowledge/schema/window.ts';
+import { addDays, civil, dayAtIndex, dayIndex, DAYS_IN_YEAR, type Day } from './calendar.ts';
+import { accumulate, reachedAt, type SeasonYear } from './seasonYear.ts';
+
+/** First and last day of something. */
+export interface DaySpan {
+  readonly from: Day;
+  readonly to: Day;
+}
+
+/** How a window stands on a given day. Spans of `closed` are the one just past and the one to come. */
+export type WindowState =
+  | { readonly kind: 'always' }
+  | { readonly kind: 'never'; readonly note: string }
+  | { readonly kind: 'open'; readonly span: DaySpan }
+  | { readonly kind: 'opens'; readonly span: DaySpan; readonly closedSince: Day | null };
+
+/** Positions in the gardening year; `to` may run past 364 into the next one. */
+export interface Positions {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Heat that is added for each day, so that dates in the cold half of the year keep their order when they travel. */
+const HEAT_PER_DAY = 0.05;
+const TRAVEL_BASE_CELSIUS = 5;
+/** Days after the warmest one up to which a date is measured by heat so far; later ones by heat still to come. */
+const TURN_DAYS = 25;
+
+const travelHeatOf = new WeakMap<SeasonYear, Float64Array>();
+
+/** Rising heat totals of a year; worked out once for each year, as every calendar window needs them. */
+function travelHeat(year: SeasonYear): Float64Array {
+  const known = travelHeatOf.get(year);
+  if (known) return known;
+  const totals = accumulate(year, TRAVEL_BASE_CELSIUS).map((total, day) => total + HEAT_PER_DAY * (day + 1));
+  travelHeatOf.set(year, totals);
+  return totals;
+}
+
+/** Interpolated position at which a rising total reaches a value, kept inside the year. */
+function positionOf(totals: Float64Array, value: number): number {
+  const after = reachedAt(totals, value);
+  if (after === null) return DAYS_IN_YEAR - 1;
+  const above = totals[after] ?? value;
+  const below = after === 0 ? 0 : (totals[after - 1] ?? 0);
+  return above === below ? after : after - (above - value) / (above - below);
+}
+
+/**
+ * Where a date of one place falls at another: dates up to late summer by the heat since midwinter, later
+ * ones by the heat that is still to come before the next. Positions in, position out.
+ */
+export function travel(position: number, from: SeasonYear, to: SeasonYear): number {
+  const there = travelHeat(from);
+  const here = travelHeat(to);
+  const atStart = there[position] ?? 0;
+  if (position <= from.peak + TURN_DAYS) return positionOf(here, atStart);
+  const last = DAYS_IN_YEAR - 1;
+  const stillToCome = (there[last] ?? 0) - atStart;
+  return positionOf(here, Math.max(0, (here[last] ?? 0) - stillToCome));
+}
+
+function positionInYear(year: SeasonYear, date: MonthDay): number {
+  return (dayIndex(date.month, date.day) + year.januaryFirst) % DAYS_IN_YEAR;
+}
+
+/** The named part of the gardening year, by this place's own temperatures. */
+export function seasonPositions(year: SeasonYear, season: SeasonName): Positions {
+  const { growthStart: start, growthEnd: end, peak } = year;
+  const at = (share: number): number => Math.round(start + share * (peak - start));
+  const fall = (share: number): number => Math.round(peak + share * (end - peak));
+  switch (season) {
+    case 'dormant':
+      return year.winterless ? coolestWeeks(year) : { from: end + 7, to: DAYS_IN_YEAR + start - 7 };
+    case 'late-winter':
+      return { from: start - 45, to: start - 3 };
+    case 'bud-break':
+      return { from: start - 10, to: start + 18 };
+    case 'spring':
+      return { from: start, to: at(0.6) };
+    case 'early-summer':
+      return { from: at(0.5), to: at(0.9) };
+    case 'summer':
+      return { from: at(0.6), to: fall(0.3) };
+    case 'late-summer':
+      return { from: fall(0.1), to: fall(0.5) };
+    case 'autumn':
+      return { from: fall(0.5), to: end + 10 };
+    case 'growing':
+      return { from: start, to: end };
+    case 'frost-free':
+      return frostFree(year);
+  }
+}
+
+function coolestWeeks(year: SeasonYear): Positions {
+  const middle = (year.peak + Math.round(DAYS_IN_YEAR / 2)) % DAYS_IN_YEAR;
+  return { from: middle - 30, to: middle + 30 };
+}
+
+/** Mean minimum below which frost is still likely on a clear night, in Celsius: our own estimate. */
+const FROST_LIKELY_MEAN_MIN = 6;
+
+function frostFree(year: SeasonYear): Positions {
+  const safe = (i: number): boolean => (year.minCelsius[i] ?? 0) >= FROST_LIKELY_MEAN_MIN;
+  let from = year.peak;
+  while (from > 0 && safe(from - 1)) from--;
+  let to = year.peak;
+  while (to < DAYS_IN_YEAR - 1 && safe(to + 1)) to++;
+  return { from, to };
+}
+
+function heatPositions(year: SeasonYear, rule: Extract<WindowRule, { kind: 'degree-days' }>): Positions | null {
+  const totals = accumulate(year, rule.baseCelsius);
+  const from = reachedAt(totals, rule.from);
+  if (from === null) return null;
+  return { from, to: reachedAt(totals, rule.to) ?? DAYS_IN_YEAR - 1 };
+}
+
+/** What a window needs to know: the place's year, and the year of each place that calendar windows refer to. */
+export interface WindowContext {
+  readonly here: SeasonYear;
+  readonly reference: (placeId: string | null) => SeasonYear;
+}
+
+/** Positions of a rule in the gardening year here: null when it always holds, `never` when the place is too cool for it. */
+export function positionsOf(rule: WindowRule, context: WindowContext): Positions | 'always' | 'never' {
+  const { here } = context;
+  switch (rule.kind) {
+    case 'any':
+      return 'always';
+    case 'season': {
+      if (here.winterless && (rule.season === 'growing' || rule.season === 'frost-free')) return 'always';
+      return seasonPositions(here, rule.season);
+    }
+    case 'degree-days':
+      if (here.winterless) return 'always';
+      return heatPositions(here, rule) ?? 'never';
+    case 'calendar': {
+      if (here.winterless) return 'always';
+      const there = context.reference(rule.at);
+      const [first, last] = [positionInYear(there, rule.from), positionInYear(there, rule.to)];
+      const from = Math.round(travel(first, there, here));
+      const to = Math.round(travel(last, there, here));
+      return last < first ? { from, to: to + DAYS_IN_YEAR } : { from, to: Math.max(from, to) };
+    }
+  }
+}
+
+/** The span of a window that starts in the gardening year beginning in `seasonYear`. */
+function spanIn(positions: Positions, year: SeasonYear, seasonYear: number): DaySpan {
+  const place = (position: number): Day => dayAtIndex(seasonYear, position - year.januaryFirst);
+  return { from: place(positions.from), to: place(positions.to) };
+}
+
+/** How a window stands on `today`: open with its span, or the next span and when the last one closed. */
+export function windowState(positions: Positions | 'always' | 'never', here: SeasonYear, today: Day): WindowState {
+  if (positions === 'always') return { kind: 'always' };
+  if (positions === 'never') {
+    return { kind: 'never', note: 'a normal year here does not get warm enough for it' };
+  }
+  const thisYear = civil(today).year;
+  let closedSince: Day | null = null;
+  for (const year of [thisYear - 1, thisYear, thisYear + 1, thisYear + 2]) {
+    const span = spanIn(positions, here, year);
+    if (span.to < today) closedSince = span.to;
+    else if (span.from <= today) return { kind: 'open', span };
+    else return { kind: 'opens', span, closedSince };
+  }
+  return { kind: 'never', note: 'no opening was found in the next two years' };
+}
+
+/** Days from `today` until a window opens: 0 when open or always, null when never. */
+export function daysUntil(state: WindowState, today: Day): number | null {
+  switch (state.kind) {
+    case 'always':
+    case 'open':
+      return 0;
+    case 'opens':
+      return state.span.from - today;
+    case 'never':
+      return null;
+  }
+}
+
+/** A span widened by `days` on both sides. */
+export function widen(span: DaySpan, days: number): DaySpan {
+  return { from: addDays(span.from, -days), to: addDays(span.to, days) };
+}

@@ -1,0 +1,45 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { join, relative, sep } from 'node:path';
+import { LineCounter, parseDocument } from 'yaml';
+import { checkLibrary } from '../../core/knowledge/check.ts';
+import { compileLibrary, type Compiled } from '../../core/knowledge/compile.ts';
+import { readLibrary, type KnowledgeFile, type KnowledgeIssue } from '../../core/knowledge/read.ts';
+import { fail, ok, type Result } from '../../core/result.ts';
+
+function listYaml(folder: string): string[] {
+  return readdirSync(folder)
+    .map((name) => join(folder, name))
+    .flatMap((path) => (statSync(path).isDirectory() ? listYaml(path) : path.endsWith('.yaml') ? [path] : []));
+}
+
+/** Reads and parses every YAML file below a folder; the folder must exist. */
+export function readKnowledgeFiles(folder: string): Result<readonly KnowledgeFile[], readonly KnowledgeIssue[]> {
+  const issues: KnowledgeIssue[] = [];
+  const files = listYaml(folder).map((path): KnowledgeFile => {
+    const file = relative(folder, path).split(sep).join('/');
+    const text = readFileSync(path, 'utf8');
+    const lines = new LineCounter();
+    const document = parseDocument(text, { lineCounter: lines });
+    for (const error of document.errors) {
+      const { line } = lines.linePos(error.pos[0]);
+      issues.push({ file, id: '(file)', field: `line ${line}`, message: error.message.split('\n')[0] ?? '' });
+    }
+    return { file, text, content: document.errors.length > 0 ? [] : document.toJS() };
+  });
+  return issues.length > 0 ? fail(issues) : ok(files);
+}
+
+/** Reads, checks and compiles the library below a folder, or lists everything that is wrong with it. */
+export function loadLibrary(folder: string): Result<Compiled, readonly KnowledgeIssue[]> {
+  const files = readKnowledgeFiles(folder);
+  if (!files.ok) return files;
+  const read = readLibrary(files.value);
+  if (!read.ok) return read;
+  const issues = checkLibrary(read.value);
+  return issues.length > 0 ? fail(issues) : ok(compileLibrary(read.value.library));
+}
+
+/** One issue as a line for people: file, id, field, message. */
+export function issueLine({ file, id, field, message }: KnowledgeIssue): string {
+  return `${file}: ${id}: ${field}: ${message}`;
+}
