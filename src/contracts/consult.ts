@@ -3,8 +3,10 @@ import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
 import { VERDICTS } from '../core/advice/verdict.ts';
 import { RUNGS } from '../core/knowledge/schema/treatment.ts';
 import { CATEGORIES } from '../core/knowledge/schema/cause.ts';
-import { LONGEST_TEXT } from '../core/language/tokens.ts';
 import { parseDay } from '../core/timing/calendar.ts';
+
+/** Longest account of one enquiry, in characters: several pages of a letter. */
+export const MOST_CHARACTERS = 20_000;
 
 /** A civil date, `2026-06-13`. */
 export const isoDateSchema = z.string().refine((text) => parseDay(text).ok, {
@@ -25,7 +27,7 @@ export const answerSchema = z.strictObject({
 
 /** Body of `POST /api/consult` and one line of `npm run -s consult`. */
 export const consultRequestSchema = z.strictObject({
-  words: z.string().max(LONGEST_TEXT, `must be at most ${LONGEST_TEXT} characters; send the part about one plant`),
+  words: z.string().max(MOST_CHARACTERS, `must be at most ${MOST_CHARACTERS} characters: send the part about one plant`),
   date: isoDateSchema,
   place: placeSchema,
   plant: z.string().min(1).max(80).optional(),

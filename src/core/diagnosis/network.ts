@@ -138,7 +138,7 @@ export function buildNetwork(library: Compiled, plant: PlantId | null, almanac: 
 
 /** P(finding | not in the library): more often than by chance, less than with a known cause. Geometric middle, our own choice. */
 export function unknownCauseChance(background: number): number {
-  return Math.max(background, 0.6 * Math.sqrt(background));
+  return Math.max(background, 0.4 * Math.sqrt(background));
 }
 
 /** P(finding | hypothesis) for every hypothesis of the network, by noisy-OR. */

@@ -50,6 +50,16 @@ function nearest(
   return null;
 }
 
+/** A pause in speech counts as so many words between the parts of a phrase. */
+const WORDS_PER_PAUSE = 2;
+
+/** Words from the first to the last part of a phrase, pauses counted in. */
+function stretch(tokens: readonly Token[], first: number, last: number): number {
+  let pauses = 0;
+  for (let i = first + 1; i <= last; i++) if (tokens[i]?.pauseBefore === true) pauses++;
+  return last - first + WORDS_PER_PAUSE * pauses;
+}
+
 function matchAround<Target>(
   tokens: readonly Token[],
   phrase: Phrase<Target>,
@@ -66,7 +76,7 @@ function matchAround<Target>(
   }
   const first = Math.min(...positions);
   const last = Math.max(...positions);
-  if (last - first >= phrase.reach) return null;
+  if (stretch(tokens, first, last) >= phrase.reach) return null;
   if (phrase.ordered && positions.some((position, i) => i > 0 && position < (positions[i - 1] ?? 0))) return null;
   if (phrase.without.size > 0) {
     for (let i = Math.max(0, first - 2); i <= last; i++) {

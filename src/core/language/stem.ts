@@ -94,6 +94,8 @@ const IRREGULAR = new Map<string, string>(
     bed: 'bed',
     need: 'need',
     webbing: 'web',
+    dropping: 'droppings',
+    droppings: 'droppings',
     webs: 'web',
     wee: 'wee',
   }),
