@@ -3,6 +3,7 @@ import { join, relative, sep } from 'node:path';
 import { LineCounter, parseDocument } from 'yaml';
 import { checkLibrary } from '../../core/knowledge/check.ts';
 import { compileLibrary, type Compiled } from '../../core/knowledge/compile.ts';
+import type { Library } from '../../core/knowledge/schema/library.ts';
 import { readLibrary, type KnowledgeFile, type KnowledgeIssue } from '../../core/knowledge/read.ts';
 import { fail, ok, type Result } from '../../core/result.ts';
 
@@ -29,14 +30,20 @@ export function readKnowledgeFiles(folder: string): Result<readonly KnowledgeFil
   return issues.length > 0 ? fail(issues) : ok(files);
 }
 
-/** Reads, checks and compiles the library below a folder, or lists everything that is wrong with it. */
-export function loadLibrary(folder: string): Result<Compiled, readonly KnowledgeIssue[]> {
+/** Reads and checks the library below a folder, or lists everything that is wrong with it. */
+export function readCheckedLibrary(folder: string): Result<Library, readonly KnowledgeIssue[]> {
   const files = readKnowledgeFiles(folder);
   if (!files.ok) return files;
   const read = readLibrary(files.value);
   if (!read.ok) return read;
   const issues = checkLibrary(read.value);
-  return issues.length > 0 ? fail(issues) : ok(compileLibrary(read.value.library));
+  return issues.length > 0 ? fail(issues) : ok(read.value.library);
+}
+
+/** The same, compiled for use. */
+export function loadLibrary(folder: string): Result<Compiled, readonly KnowledgeIssue[]> {
+  const library = readCheckedLibrary(folder);
+  return library.ok ? ok(compileLibrary(library.value)) : library;
 }
 
 /** One issue as a line for people: file, id, field, message. */

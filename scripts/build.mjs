@@ -1,0 +1,16 @@
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { loud, main } from './lib/run.mjs';
+import { ROOT } from './lib/setup.mjs';
+
+/** Builds the interface (Vite) and the server (one file, packages left outside) into dist/. */
+main(async () => {
+  rmSync(join(ROOT, 'dist'), { recursive: true, force: true });
+  const bin = (name) => join(ROOT, 'node_modules/.bin', name);
+  await loud(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: ROOT });
+  await loud(
+    bin('esbuild'),
+    ['src/server/main.ts', '--bundle', '--platform=node', '--format=esm', '--packages=external', '--target=node20', '--outfile=dist/server/main.js', '--log-level=warning'],
+    { cwd: ROOT },
+  );
+});

@@ -1,0 +1,69 @@
+import type { InferSelectModel } from 'drizzle-orm';
+import type { CasePlant, CaseRecord, KeptAnswer } from '../../contracts/cases.ts';
+import type { casePlants, cases, enquirers, observations } from '../db/schema.ts';
+
+type ObservationRow = InferSelectModel<typeof observations>;
+type PlantRow = InferSelectModel<typeof casePlants>;
+
+/** Rows of one case, as the queries read them. */
+export interface CaseRows {
+  readonly head: InferSelectModel<typeof cases>;
+  readonly enquirer: InferSelectModel<typeof enquirers> | null;
+  readonly plants: readonly PlantRow[];
+  readonly observations: readonly ObservationRow[];
+}
+
+function toAnswer({ finding, present, choice, sure }: ObservationRow): KeptAnswer {
+  return { finding, value: present ?? choice ?? 'unknown', sure };
+}
+
+function toPlant(row: PlantRow, all: readonly ObservationRow[]): CasePlant {
+  const { id, words, plant, date, latitude, longitude, approach, knowledgeVersion } = row;
+  const answers = all.filter(({ plantId }) => plantId === id).map(toAnswer);
+  return { id, words, plant, date, place: { lat: latitude, lon: longitude }, approach, answers, knowledgeVersion };
+}
+
+/** Puts the rows of a case together. */
+export function toRecord({ head, enquirer, plants, observations: all }: CaseRows): CaseRecord {
+  return {
+    id: head.id,
+    number: head.number,
+    version: head.version,
+    status: head.status,
+    channel: head.channel,
+    openedAt: head.openedAt.toISOString(),
+    enquirer: { name: enquirer?.name ?? '', contact: enquirer?.contact ?? '' },
+    callBackOn: head.callBackOn,
+    plants: plants.map((row) => toPlant(row, all)),
+  };
+}
+
+/** Row of a plant at a position of its case. */
+export function plantRow(caseId: string, plant: CasePlant, position: number): PlantRow {
+  const { id, words, date, approach, knowledgeVersion, place } = plant;
+  return {
+    caseId,
+    id,
+    position,
+    words,
+    plant: plant.plant,
+    date,
+    latitude: place.lat,
+    longitude: place.lon,
+    approach,
+    knowledgeVersion,
+  };
+}
+
+/** Rows of the answers about a plant. */
+export function observationRows(caseId: string, plant: CasePlant): ObservationRow[] {
+  return plant.answers.map(({ finding, value, sure }, position) => ({
+    caseId,
+    plantId: plant.id,
+    finding,
+    position,
+    present: typeof value === 'boolean' ? value : null,
+    choice: typeof value === 'boolean' ? null : value,
+    sure,
+  }));
+}

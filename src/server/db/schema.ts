@@ -1,0 +1,75 @@
+import { boolean, date, doublePrecision, integer, jsonb, pgTable, primaryKey, real, serial, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import type { CaseEvent } from '../../contracts/cases.ts';
+
+export const clinics = pgTable('clinics', {
+  id: serial().primaryKey(),
+  name: text().notNull(),
+  region: text().notNull(),
+  latitude: doublePrecision().notNull(),
+  longitude: doublePrecision().notNull(),
+});
+
+/** Little personal data, and a day on which it is deleted. */
+export const enquirers = pgTable('enquirers', {
+  id: serial().primaryKey(),
+  clinicId: integer('clinic_id').notNull().references(() => clinics.id),
+  name: text().notNull(),
+  contact: text().notNull(),
+  purgeOn: date('purge_on').notNull(),
+});
+
+export const cases = pgTable('cases', {
+  id: uuid().primaryKey(),
+  number: serial().notNull().unique(),
+  clinicId: integer('clinic_id').notNull().references(() => clinics.id),
+  enquirerId: integer('enquirer_id').references(() => enquirers.id),
+  status: text({ enum: ['open', 'waiting', 'closed'] }).notNull(),
+  channel: text({ enum: ['phone', 'email', 'walk-in', 'text'] }).notNull(),
+  openedAt: timestamp('opened_at', { withTimezone: true }).notNull(),
+  callBackOn: date('call_back_on'),
+  version: integer().notNull(),
+});
+
+export const casePlants = pgTable(
+  'case_plants',
+  {
+    caseId: uuid('case_id').notNull().references(() => cases.id, { onDelete: 'cascade' }),
+    id: text().notNull(),
+    position: integer().notNull(),
+    words: text().notNull(),
+    plant: text(),
+    date: date().notNull(),
+    latitude: doublePrecision().notNull(),
+    longitude: doublePrecision().notNull(),
+    approach: text({ enum: ['leave', 'organic', 'integrated'] }).notNull(),
+    knowledgeVersion: text('knowledge_version'),
+  },
+  (table) => [primaryKey({ columns: [table.caseId, table.id] })],
+);
+
+export const observations = pgTable(
+  'observations',
+  {
+    caseId: uuid('case_id').notNull().references(() => cases.id, { onDelete: 'cascade' }),
+    plantId: text('plant_id').notNull(),
+    finding: text().notNull(),
+    position: integer().notNull(),
+    /** Yes or no; null when `choice` holds the chosen finding, or "unknown". */
+    present: boolean(),
+    choice: text(),
+    sure: real().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.caseId, table.plantId, table.finding] })],
+);
+
+/** Every change to a case, in order; replaying them gives the record. */
+export const caseEvents = pgTable(
+  'case_events',
+  {
+    caseId: uuid('case_id').notNull().references(() => cases.id, { onDelete: 'cascade' }),
+    version: integer().notNull(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    event: jsonb().$type<CaseEvent>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.caseId, table.version] })],
+);

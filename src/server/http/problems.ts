@@ -1,0 +1,77 @@
+import type { ErrorRequestHandler, Response } from 'express';
+import type { Logger } from 'pino';
+import { z } from 'zod';
+import { problemFrom, type Problem } from '../../contracts/problem.ts';
+import { fail, ok, type Result } from '../../core/result.ts';
+
+const STATUS: Readonly<Record<Problem['code'], number>> = {
+  'malformed-json': 400,
+  'invalid-field': 422,
+  'unknown-plant': 422,
+  'unknown-finding': 422,
+  'too-large': 413,
+  'not-found': 404,
+  conflict: 409,
+  unavailable: 503,
+};
+
+/** Answers with a problem and its status. */
+export function sendProblem(response: Response, problem: Problem, extra: Record<string, unknown> = {}): void {
+  response.status(STATUS[problem.code]).json({ error: problem, ...extra });
+}
+
+/** Checks a body against its schema. */
+export function readBody<T>(schema: z.ZodType<T>, body: unknown): Result<T, Problem> {
+  const parsed = schema.safeParse(body);
+  return parsed.success ? ok(parsed.data) : fail(problemFrom(parsed.error));
+}
+
+/** Largest request body, in bytes. */
+export const MOST_BODY_BYTES = 1_000_000;
+
+const thrownByExpress = z.object({ type: z.string() });
+
+function problemOf(error: unknown): Problem | null {
+  const thrown = thrownByExpress.safeParse(error);
+  if (!thrown.success) return null;
+  switch (thrown.data.type) {
+    case 'entity.parse.failed':
+      return {
+        code: 'malformed-json',
+        field: 'body',
+        message: 'The body is not JSON.',
+        cure: 'Send one JSON object with the header content-type: application/json.',
+      };
+    case 'entity.too.large':
+      return {
+        code: 'too-large',
+        field: 'body',
+        message: `The body is larger than ${MOST_BODY_BYTES} bytes.`,
+        cure: 'Send the part about one plant.',
+      };
+    default:
+      return null;
+  }
+}
+
+/** Turns what a handler threw into a problem; an unforeseen error is logged and hidden. */
+export function handleErrors(log: Logger): ErrorRequestHandler {
+  return (error: unknown, _request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    const known = problemOf(error);
+    if (known) {
+      sendProblem(response, known);
+      return;
+    }
+    log.error({ err: error }, 'request failed');
+    sendProblem(response, {
+      code: 'unavailable',
+      field: null,
+      message: 'The server could not do this.',
+      cure: 'Nothing was lost on this device; try again in a moment.',
+    });
+  };
+}
