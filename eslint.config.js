@@ -38,12 +38,21 @@ export default defineConfig(
   {
     files: ['**/*.{js,mjs}'],
     languageOptions: {
-      globals: { console: 'readonly', process: 'readonly', setTimeout: 'readonly', URL: 'readonly', fetch: 'readonly' },
+      globals: {
+        console: 'readonly',
+        process: 'readonly',
+        setTimeout: 'readonly',
+        URL: 'readonly',
+        fetch: 'readonly',
+      },
     },
   },
   {
     files: ['src/core/**/*.ts'],
-    rules: mayNotImport(['contracts', 'server', 'web', 'cli'], 'The core imports nothing above it.'),
+    rules: mayNotImport(
+      ['contracts', 'server', 'web', 'cli'],
+      'The core imports nothing above it.',
+    ),
   },
   {
     files: ['src/core/**/*.ts'],
@@ -52,9 +61,18 @@ export default defineConfig(
       'no-restricted-globals': ['error', 'process', 'window', 'document', 'fetch', 'Buffer'],
       'no-restricted-syntax': [
         'error',
-        { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'Randomness comes in as a seed.' },
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The clock comes in as an argument.' },
-        { selector: "MemberExpression[object.name='Date'][property.name='now']", message: 'The clock comes in as an argument.' },
+        {
+          selector: "MemberExpression[object.name='Math'][property.name='random']",
+          message: 'Randomness comes in as a seed.',
+        },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'The clock comes in as an argument.',
+        },
+        {
+          selector: "MemberExpression[object.name='Date'][property.name='now']",
+          message: 'The clock comes in as an argument.',
+        },
       ],
     },
   },
@@ -68,7 +86,10 @@ export default defineConfig(
   },
   {
     files: ['src/web/**/*.{ts,tsx}'],
-    rules: mayNotImport(['server', 'cli'], 'The interface imports only the core and the contracts.'),
+    rules: mayNotImport(
+      ['server', 'cli'],
+      'The interface imports only the core and the contracts.',
+    ),
   },
   {
     files: ['src/cli/**/*.ts'],

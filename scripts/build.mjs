@@ -10,7 +10,16 @@ main(async () => {
   await loud(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: ROOT });
   await loud(
     bin('esbuild'),
-    ['src/server/main.ts', '--bundle', '--platform=node', '--format=esm', '--packages=external', '--target=node20', '--outfile=dist/server/main.js', '--log-level=warning'],
+    [
+      'src/server/main.ts',
+      '--bundle',
+      '--platform=node',
+      '--format=esm',
+      '--packages=external',
+      '--target=node20',
+      '--outfile=dist/server/main.js',
+      '--log-level=warning',
+    ],
     { cwd: ROOT },
   );
 });

@@ -8,7 +8,9 @@ import { isRoot, postgresBin, ROOT } from './setup.mjs';
 
 /** PostgreSQL refuses to run as root, so root lends it to the user that Debian's package makes. */
 function asDatabaseUser(command, args) {
-  return isRoot() ? quiet('runuser', ['-u', 'postgres', '--', command, ...args], { cwd: '/' }) : quiet(command, args);
+  return isRoot()
+    ? quiet('runuser', ['-u', 'postgres', '--', command, ...args], { cwd: '/' })
+    : quiet(command, args);
 }
 
 function ownFolder(folder) {
@@ -45,22 +47,53 @@ export function freePort() {
 
 function runningPort(folder) {
   const file = join(folder, 'postmaster.pid');
-  if (!existsSync(file) || !asDatabaseUser(join(postgresBin(), 'pg_ctl'), ['status', '-D', folder]).ok) return null;
+  if (
+    !existsSync(file) ||
+    !asDatabaseUser(join(postgresBin(), 'pg_ctl'), ['status', '-D', folder]).ok
+  )
+    return null;
   return Number(readFileSync(file, 'utf8').split('\n')[3]);
 }
 
 function createCluster(bin, folder) {
   ownFolder(folder);
-  const made = asDatabaseUser(join(bin, 'initdb'), ['-D', folder, '-U', 'app', '--auth=trust', '-E', 'UTF8', '--locale=C.UTF-8']);
+  const made = asDatabaseUser(join(bin, 'initdb'), [
+    '-D',
+    folder,
+    '-U',
+    'app',
+    '--auth=trust',
+    '-E',
+    'UTF8',
+    '--locale=C.UTF-8',
+  ]);
   if (made.ok) return;
-  throw new Stop(`The database folder ${folder} cannot be used:\n${made.err}\nMove it away or make it writable, then start again.`);
+  throw new Stop(
+    `The database folder ${folder} cannot be used:\n${made.err}\nMove it away or make it writable, then start again.`,
+  );
 }
 
 function startServer(bin, folder, port, fast) {
   const sockets = join(tmpdir(), `sounding-pg-${port}`);
   ownFolder(sockets);
-  const settings = [`-p ${port}`, '-c listen_addresses=127.0.0.1', `-k ${sockets}`, ...(fast ? ['-c fsync=off'] : [])];
-  const args = ['start', '-D', folder, '-w', '-t', '30', '-l', join(folder, 'server.log'), '-o', settings.join(' ')];
+  const settings = [
+    `-p ${port}`,
+    '-c listen_addresses=127.0.0.1',
+    `-k ${sockets}`,
+    ...(fast ? ['-c fsync=off'] : []),
+  ];
+  const args = [
+    'start',
+    '-D',
+    folder,
+    '-w',
+    '-t',
+    '30',
+    '-l',
+    join(folder, 'server.log'),
+    '-o',
+    settings.join(' '),
+  ];
   const started = asDatabaseUser(join(bin, 'pg_ctl'), args);
   if (!started.ok) {
     throw new Stop(
@@ -78,7 +111,8 @@ export async function startCluster(name, { fast = false, fresh = false } = {}) {
   const bin = postgresBin();
   if (!bin) throw new Stop('PostgreSQL is missing. Type:  sudo apt-get install -y postgresql');
   const folder = clusterFolder(name);
-  const stop = () => asDatabaseUser(join(bin, 'pg_ctl'), ['stop', '-D', folder, '-m', 'fast', '-w']);
+  const stop = () =>
+    asDatabaseUser(join(bin, 'pg_ctl'), ['stop', '-D', folder, '-m', 'fast', '-w']);
   if (fresh && existsSync(folder)) {
     stop();
     rmSync(folder, { recursive: true, force: true });

@@ -6,16 +6,24 @@ export class Stop extends Error {}
 /** Runs a command to its end and returns its output; never throws for a failing command. */
 export function quiet(command, args, options = {}) {
   const done = spawnSync(command, args, { encoding: 'utf8', ...options });
-  return { ok: done.status === 0, out: `${done.stdout ?? ''}`.trim(), err: `${done.stderr ?? ''}`.trim() };
+  return {
+    ok: done.status === 0,
+    out: `${done.stdout ?? ''}`.trim(),
+    err: `${done.stderr ?? ''}`.trim(),
+  };
 }
 
 /** Runs a command with its output shown; rejects with {@link Stop} when it fails. */
 export function loud(command, args, options = {}) {
   return new Promise((resolve, reject) => {
     const child = spawn(command, args, { stdio: 'inherit', ...options });
-    child.on('error', (error) => reject(new Stop(`${command} could not be started: ${error.message}`)));
+    child.on('error', (error) =>
+      reject(new Stop(`${command} could not be started: ${error.message}`)),
+    );
     child.on('exit', (code) =>
-      code === 0 ? resolve() : reject(new Stop(`"${command} ${args.join(' ')}" failed with code ${code}.`)),
+      code === 0
+        ? resolve()
+        : reject(new Stop(`"${command} ${args.join(' ')}" failed with code ${code}.`)),
     );
   });
 }

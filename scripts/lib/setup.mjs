@@ -21,7 +21,10 @@ export const isRoot = () => process.getuid?.() === 0;
 /** Installs Debian packages as root, or names the command to type. */
 async function installPackages(names) {
   const command = `apt-get update && apt-get install -y --no-install-recommends ${names.join(' ')}`;
-  if (!isRoot()) throw new Stop(`These Debian packages are missing: ${names.join(', ')}.\nType:  sudo sh -c '${command}'`);
+  if (!isRoot())
+    throw new Stop(
+      `These Debian packages are missing: ${names.join(', ')}.\nType:  sudo sh -c '${command}'`,
+    );
   console.log(`Installing Debian packages: ${names.join(', ')}`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   await loud('apt-get', ['update', '-q'], { env });
@@ -41,7 +44,8 @@ export function postgresBin() {
   return found.ok ? resolve(found.out, '..') : null;
 }
 
-export const chromiumPath = () => ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path));
+export const chromiumPath = () =>
+  ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path));
 
 /** Makes sure the Debian packages are there that a command needs. */
 export async function ensurePackages({ postgres, chromium }) {
@@ -72,7 +76,9 @@ function newestBelow(path) {
 /** Builds the interface and the server when a source is newer than the last build. */
 export async function ensureBuild() {
   const stamp = join(ROOT, 'dist/.built');
-  const sources = ['src', 'package-lock.json', 'vite.config.ts'].map((name) => newestBelow(join(ROOT, name)));
+  const sources = ['src', 'package-lock.json', 'vite.config.ts'].map((name) =>
+    newestBelow(join(ROOT, name)),
+  );
   if (existsSync(stamp) && statSync(stamp).mtimeMs > Math.max(...sources)) return;
   console.log('Building');
   await loud(process.execPath, ['scripts/build.mjs'], { cwd: ROOT });

@@ -15,7 +15,9 @@ const marks = cases.map((one) => judgeCase(one, answer, everyPlant));
 
 const mark = (value: boolean | null): string => (value === null ? '-' : value ? 'ok' : 'NO');
 const cell = (text: string, width: number): string => text.slice(0, width).padEnd(width);
-console.log(`${cell('case', 6)}${cell('plant', 18)}ok  ${cell('leading cause', 26)}rank  p     verdict        timing mention harm  second`);
+console.log(
+  `${cell('case', 6)}${cell('plant', 18)}ok  ${cell('leading cause', 26)}rank  p     verdict        timing mention harm  second`,
+);
 for (const one of marks) {
   if (one.skipped) {
     console.log(`${cell(one.id, 6)}${cell('(plant not in the library)', 60)}`);

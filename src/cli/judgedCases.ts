@@ -19,7 +19,10 @@ export const judgedCaseSchema = z.object({
   advice: z.object({
     mustMention: z.array(z.array(z.string())),
     mustNot: z.array(z.string()),
-    timing: z.object({ kind: z.enum(['now', 'window', 'wait', 'too-late', 'none']), months: z.array(z.number()) }),
+    timing: z.object({
+      kind: z.enum(['now', 'window', 'wait', 'too-late', 'none']),
+      months: z.array(z.number()),
+    }),
   }),
 });
 export type JudgedCase = z.infer<typeof judgedCaseSchema>;
@@ -47,7 +50,8 @@ function namesOf(entry: Named, aliases: readonly string[]): string {
   return [entry.id, entry.name, entry.scientificName ?? '', ...aliases].join(' | ').toLowerCase();
 }
 
-const matches = (names: string, accept: readonly string[]): boolean => accept.some((one) => names.includes(one));
+const matches = (names: string, accept: readonly string[]): boolean =>
+  accept.some((one) => names.includes(one));
 
 function rankOf(answer: ConsultResponse, accept: readonly string[]): number | null {
   const index = answer.causes.findIndex((cause) => matches(namesOf(cause, cause.aliases), accept));
@@ -57,13 +61,17 @@ function rankOf(answer: ConsultResponse, accept: readonly string[]): number | nu
 /** What is recommended: the headline, the steps and the cautions, without what is advised against. */
 function recommended(answer: ConsultResponse): string {
   const { headline, steps, cautions } = answer.advice;
-  return [headline, ...steps.flatMap((step) => [step.text, ...step.cautions]), ...cautions].join(' \n ').toLowerCase();
+  return [headline, ...steps.flatMap((step) => [step.text, ...step.cautions]), ...cautions]
+    .join(' \n ')
+    .toLowerCase();
 }
 
 function wholeAdvice(answer: ConsultResponse): string {
   const avoided = answer.advice.notDoing.map(({ text, why }) => `${text} ${why}`);
   const leader = answer.causes[0];
-  return [recommended(answer), ...avoided, leader?.expect ?? '', ...answer.advice.refer].join(' \n ').toLowerCase();
+  return [recommended(answer), ...avoided, leader?.expect ?? '', ...answer.advice.refer]
+    .join(' \n ')
+    .toLowerCase();
 }
 
 type Verdict = ConsultResponse['advice']['verdict'];
@@ -86,7 +94,9 @@ export function judgeCase(one: JudgedCase, answerBody: AnswerBody, everyPlant: b
   const { verdict } = answer.advice;
   const recommends = recommended(answer);
   const whole = wholeAdvice(answer);
-  const missed = one.advice.mustMention.filter((group) => !group.some((word) => ` ${whole} `.includes(word)));
+  const missed = one.advice.mustMention.filter(
+    (group) => !group.some((word) => ` ${whole} `.includes(word)),
+  );
   const second = one.secondary;
   return {
     id: one.id,

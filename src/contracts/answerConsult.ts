@@ -11,7 +11,10 @@ import { problemFrom, type Problem } from './problem.ts';
 const DEFAULT_SURE = 0.85;
 const OWN_WORDS_CONFIDENCE = 1;
 
-function resolvePlant(library: Compiled, name: string | undefined): Result<PlantId | null, Problem> {
+function resolvePlant(
+  library: Compiled,
+  name: string | undefined,
+): Result<PlantId | null, Problem> {
   if (name === undefined) return ok(null);
   const byId = [...library.plants.keys()].find((id) => id === name);
   const plant = byId ?? findPlants(library.plantNames, tokenize(name))[0]?.plant;
@@ -82,7 +85,11 @@ function describePlant(library: Compiled, id: PlantId) {
   return { id, name: plant?.name ?? id, scientificName: plant?.scientific ?? null };
 }
 
-function describePlants(library: Compiled, found: Consultation, set: PlantId | null): ConsultResponse['plant'] {
+function describePlants(
+  library: Compiled,
+  found: Consultation,
+  set: PlantId | null,
+): ConsultResponse['plant'] {
   const others = found.plants.map(({ plant, confidence }) => ({
     ...describePlant(library, plant),
     confidence: round(confidence, 3),
@@ -134,7 +141,11 @@ function describeAdvice({ advice }: Consultation): ConsultResponse['advice'] {
       id,
       text,
       rung,
-      when: { from: isoDay(when.from), to: when.to === null ? null : isoDay(when.to), note: when.note },
+      when: {
+        from: isoDay(when.from),
+        to: when.to === null ? null : isoDay(when.to),
+        note: when.note,
+      },
       cautions: [...cautions],
     })),
     cautions: [...advice.cautions],

@@ -1,14 +1,28 @@
 import type { CaseEvent, CasePlant, CaseRecord } from './cases.ts';
 
-function changePlant(record: CaseRecord, plantId: string, change: (plant: CasePlant) => CasePlant): CaseRecord {
-  return { ...record, plants: record.plants.map((plant) => (plant.id === plantId ? change(plant) : plant)) };
+function changePlant(
+  record: CaseRecord,
+  plantId: string,
+  change: (plant: CasePlant) => CasePlant,
+): CaseRecord {
+  return {
+    ...record,
+    plants: record.plants.map((plant) => (plant.id === plantId ? change(plant) : plant)),
+  };
 }
 
 /** A further plant of the same call starts at the same place and date as the first. */
 function addPlant(record: CaseRecord, plantId: string): CaseRecord {
   const [first] = record.plants;
   if (!first || record.plants.some(({ id }) => id === plantId)) return record;
-  const fresh: CasePlant = { ...first, id: plantId, words: '', plant: null, answers: [], knowledgeVersion: null };
+  const fresh: CasePlant = {
+    ...first,
+    id: plantId,
+    words: '',
+    plant: null,
+    answers: [],
+    knowledgeVersion: null,
+  };
   return { ...record, plants: [...record.plants, fresh] };
 }
 
@@ -28,11 +42,17 @@ export function applyCaseEvent(record: CaseRecord, event: CaseEvent): CaseRecord
     case 'place-set':
       return changePlant(record, event.plantId, (plant) => ({ ...plant, place: event.place }));
     case 'approach-set':
-      return changePlant(record, event.plantId, (plant) => ({ ...plant, approach: event.approach }));
+      return changePlant(record, event.plantId, (plant) => ({
+        ...plant,
+        approach: event.approach,
+      }));
     case 'answer-given':
       return changePlant(record, event.plantId, (plant) => ({
         ...plant,
-        answers: [...plant.answers.filter(({ finding }) => finding !== event.answer.finding), event.answer],
+        answers: [
+          ...plant.answers.filter(({ finding }) => finding !== event.answer.finding),
+          event.answer,
+        ],
       }));
     case 'answer-withdrawn':
       return changePlant(record, event.plantId, (plant) => ({
@@ -40,7 +60,10 @@ export function applyCaseEvent(record: CaseRecord, event: CaseEvent): CaseRecord
         answers: plant.answers.filter(({ finding }) => finding !== event.finding),
       }));
     case 'consulted':
-      return changePlant(record, event.plantId, (plant) => ({ ...plant, knowledgeVersion: event.knowledgeVersion }));
+      return changePlant(record, event.plantId, (plant) => ({
+        ...plant,
+        knowledgeVersion: event.knowledgeVersion,
+      }));
     case 'plant-added':
       return addPlant(record, event.plantId);
     case 'channel-set':

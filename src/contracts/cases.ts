@@ -49,9 +49,18 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('words-set'),
     plantId,
-    words: z.string().max(MOST_CHARACTERS, `must be at most ${MOST_CHARACTERS} characters: open a second plant for the rest`),
+    words: z
+      .string()
+      .max(
+        MOST_CHARACTERS,
+        `must be at most ${MOST_CHARACTERS} characters: open a second plant for the rest`,
+      ),
   }),
-  z.strictObject({ kind: z.literal('plant-chosen'), plantId, plant: z.string().max(80).nullable() }),
+  z.strictObject({
+    kind: z.literal('plant-chosen'),
+    plantId,
+    plant: z.string().max(80).nullable(),
+  }),
   z.strictObject({ kind: z.literal('date-set'), plantId, date: isoDateSchema }),
   z.strictObject({ kind: z.literal('place-set'), plantId, place: placeSchema }),
   z.strictObject({ kind: z.literal('approach-set'), plantId, approach: z.enum(APPROACHES) }),
@@ -71,7 +80,10 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
 export type CaseEvent = z.infer<typeof caseEventSchema>;
 
 /** Body of `POST /api/cases`. The id is made by the client, so that a repeated request opens no second case. */
-export const openCaseSchema = z.strictObject({ id: z.uuid(), channel: z.enum(CHANNELS).default('phone') });
+export const openCaseSchema = z.strictObject({
+  id: z.uuid(),
+  channel: z.enum(CHANNELS).default('phone'),
+});
 export type OpenCase = z.infer<typeof openCaseSchema>;
 
 /** Body of `POST /api/cases/:id/events`. */

@@ -15,7 +15,10 @@ export const isoDateSchema = z.string().refine((text) => parseDay(text).ok, {
 
 export const placeSchema = z.strictObject({
   lat: z.number().min(-90, 'must be between -90 and 90').max(90, 'must be between -90 and 90'),
-  lon: z.number().min(-180, 'must be between -180 and 180').max(180, 'must be between -180 and 180'),
+  lon: z
+    .number()
+    .min(-180, 'must be between -180 and 180')
+    .max(180, 'must be between -180 and 180'),
 });
 
 export const answerSchema = z.strictObject({
@@ -27,7 +30,12 @@ export const answerSchema = z.strictObject({
 
 /** Body of `POST /api/consult` and one line of `npm run -s consult`. */
 export const consultRequestSchema = z.strictObject({
-  words: z.string().max(MOST_CHARACTERS, `must be at most ${MOST_CHARACTERS} characters: send the part about one plant`),
+  words: z
+    .string()
+    .max(
+      MOST_CHARACTERS,
+      `must be at most ${MOST_CHARACTERS} characters: send the part about one plant`,
+    ),
   date: isoDateSchema,
   place: placeSchema,
   plant: z.string().min(1).max(80).optional(),
@@ -37,7 +45,11 @@ export const consultRequestSchema = z.strictObject({
 });
 export type ConsultRequest = z.infer<typeof consultRequestSchema>;
 
-const namedSchema = z.object({ id: z.string(), name: z.string(), scientificName: z.string().nullable() });
+const namedSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  scientificName: z.string().nullable(),
+});
 const argumentSchema = z.object({ finding: z.string(), label: z.string(), decibans: z.number() });
 
 export const consultResponseSchema = z.object({

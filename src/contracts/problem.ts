@@ -29,6 +29,9 @@ export function problemFrom(error: z.ZodError): Problem {
     code: 'invalid-field',
     field: unknownKeys ?? (field === '' ? 'body' : field),
     message: issue?.message ?? 'The input is not valid.',
-    cure: unknownKeys === null ? `Correct "${field === '' ? 'body' : field}" and send it again.` : `Leave out ${unknownKeys}.`,
+    cure:
+      unknownKeys === null
+        ? `Correct "${field === '' ? 'body' : field}" and send it again.`
+        : `Leave out ${unknownKeys}.`,
   };
 }

@@ -16,7 +16,12 @@ import type { Day } from './timing/calendar.ts';
 
 /** One answer given by the enquirer, or one correction by the advisor; it outweighs what was heard. */
 export type Answer =
-  | { readonly kind: 'told'; readonly finding: FindingId; readonly value: boolean; readonly sure: number }
+  | {
+      readonly kind: 'told';
+      readonly finding: FindingId;
+      readonly value: boolean;
+      readonly sure: number;
+    }
   /** The enquirer cannot tell; `asked` is the id of the finding or group, which is not asked again. */
   | { readonly kind: 'unknown'; readonly asked: string };
 
@@ -62,17 +67,27 @@ const SETTLED_PROBABILITY = 0.93;
 
 /** What was heard and what was answered, as one report for each finding; an answer replaces what was heard. */
 function reportsOf(heard: readonly HeardFinding[], answers: readonly Answer[]): readonly Report[] {
-  const answered = new Set<string>(answers.map((one) => (one.kind === 'told' ? one.finding : one.asked)));
+  const answered = new Set<string>(
+    answers.map((one) => (one.kind === 'told' ? one.finding : one.asked)),
+  );
   const told = answers.filter((one) => one.kind === 'told');
   return [...heard.filter(({ finding }) => !answered.has(finding)), ...told];
 }
 
-function rankCauses(network: Network, posterior: Posterior, evidence: Parameters<typeof argumentsFor>[1]) {
+function rankCauses(
+  network: Network,
+  posterior: Posterior,
+  evidence: Parameters<typeof argumentsFor>[1],
+) {
   return network.causes
     .map((cause, i) => ({ cause, i, probability: posterior.causes[i] ?? 0 }))
     .sort((a, b) => b.probability - a.probability)
     .slice(0, CAUSES_SHOWN)
-    .map(({ cause, i, probability }) => ({ cause, probability, arguments: argumentsFor(network, evidence, i) }));
+    .map(({ cause, i, probability }) => ({
+      cause,
+      probability,
+      arguments: argumentsFor(network, evidence, i),
+    }));
 }
 
 const countWords = (text: string): number => text.split(/\s+/).filter(Boolean).length;
@@ -122,7 +137,12 @@ function consult(
   const plant = enquiry.plant ?? heard.plants[0]?.plant ?? null;
   const network = networkFor({ plant, place: enquiry.place, today });
   const reports = reportsOf(heard.findings, answers);
-  const { posterior, evidence } = weighAll(library, network, reports, silenceWeight(countWords(words)));
+  const { posterior, evidence } = weighAll(
+    library,
+    network,
+    reports,
+    silenceWeight(countWords(words)),
+  );
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
   const ask = rankQuestions(library, network, posterior, reports, skipped);
   const context: AdviceContext = {
@@ -142,7 +162,8 @@ function consult(
     nothingWrong: posterior.nothingWrong,
     unexplained: posterior.notInLibrary,
     ask: ask.slice(0, 3),
-    settled: reports.length > 0 && ((ask[0]?.worth ?? 0) < SETTLED_BITS || best >= SETTLED_PROBABILITY),
+    settled:
+      reports.length > 0 && ((ask[0]?.worth ?? 0) < SETTLED_BITS || best >= SETTLED_PROBABILITY),
     advice: planAdvice(library, network, posterior, context),
   };
 }

@@ -1,5 +1,6 @@
 /** Outcome of an operation that may fail in foreseen ways; the core never throws for bad input. */
-export type Result<T, E> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: E };
+export type Result<T, E> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: E };
 
 /** Wraps a success. */
 export function ok<T>(value: T): { readonly ok: true; readonly value: T } {

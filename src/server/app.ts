@@ -27,7 +27,9 @@ function apiRoutes({ db, office, library }: AppParts): express.Router {
   const consultant = createConsultant(compiled);
   const routes = express.Router();
   routes.use(express.json({ limit: MOST_BODY_BYTES }));
-  routes.get('/health', (_request, response) => response.json({ ok: true, knowledge: library.version }));
+  routes.get('/health', (_request, response) =>
+    response.json({ ok: true, knowledge: library.version }),
+  );
   routes.get('/clinic', (_request, response) => {
     const { name, region, place } = office;
     response.json({ name, region, place, today: office.today() });

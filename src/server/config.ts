@@ -3,12 +3,16 @@ import { parseDay } from '../core/timing/calendar.ts';
 import { fail, ok, type Result } from '../core/result.ts';
 
 const configSchema = z.object({
-  DATABASE_URL: z.string({ error: 'set DATABASE_URL to a PostgreSQL address, or start with npm run demo' }).min(1),
+  DATABASE_URL: z
+    .string({ error: 'set DATABASE_URL to a PostgreSQL address, or start with npm run demo' })
+    .min(1),
   PORT: z.coerce.number({ error: 'PORT must be a number' }).int().min(1).max(65535).default(4310),
   HOST: z.string().default('127.0.0.1'),
   SOUNDING_TODAY: z
     .string()
-    .refine((text) => parseDay(text).ok, { error: 'SOUNDING_TODAY must be a date such as 2026-06-13' })
+    .refine((text) => parseDay(text).ok, {
+      error: 'SOUNDING_TODAY must be a date such as 2026-06-13',
+    })
     .optional(),
   /** Adds the enquiries of the demonstration at the start. */
   SOUNDING_DEMO: z.enum(['yes', 'no']).default('no'),
@@ -20,5 +24,7 @@ export type Config = z.infer<typeof configSchema>;
 /** Reads the settings; the error lists everything that is wrong in words for the operator. */
 export function readConfig(environment: NodeJS.ProcessEnv): Result<Config, string> {
   const parsed = configSchema.safeParse(environment);
-  return parsed.success ? ok(parsed.data) : fail(parsed.error.issues.map(({ message }) => message).join('; '));
+  return parsed.success
+    ? ok(parsed.data)
+    : fail(parsed.error.issues.map(({ message }) => message).join('; '));
 }

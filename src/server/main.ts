@@ -27,7 +27,9 @@ const { db, close } = connect(DATABASE_URL);
 try {
   await migrateDatabase(db, resolve('src/server/db/migrations'));
 } catch (error) {
-  stop(`The database cannot be used: ${error instanceof Error ? error.message : String(error)}. Check DATABASE_URL.`);
+  stop(
+    `The database cannot be used: ${error instanceof Error ? error.message : String(error)}. Check DATABASE_URL.`,
+  );
 }
 const office = await openOffice(db, SOUNDING_TODAY);
 if (SOUNDING_DEMO === 'yes') await seedDemo(db, office);
@@ -35,7 +37,8 @@ const webFolder = resolve('dist/web');
 const server = createServer(createApp({ db, office, library: library.value, log, webFolder }));
 
 server.on('error', (error: NodeJS.ErrnoException) => {
-  if (error.code === 'EADDRINUSE') stop(`Port ${PORT} is taken. Set another one: PORT=${PORT + 1} npm run demo`);
+  if (error.code === 'EADDRINUSE')
+    stop(`Port ${PORT} is taken. Set another one: PORT=${PORT + 1} npm run demo`);
   stop(`The server cannot listen: ${error.message}`);
 });
 server.listen(PORT, HOST, () => console.log(`Sounding is ready at http://${HOST}:${PORT}`));

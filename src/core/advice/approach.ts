@@ -12,6 +12,8 @@ export function hiddenBy(approach: Approach, treatment: Treatment): string | nul
     case 'organic':
       return treatment.organic ? null : 'Hidden because the approach is organic only.';
     case 'leave':
-      return LEAVE_ALONE.has(treatment.rung) ? null : 'Hidden because the approach is to leave it alone.';
+      return LEAVE_ALONE.has(treatment.rung)
+        ? null
+        : 'Hidden because the approach is to leave it alone.';
   }
 }

@@ -36,12 +36,20 @@ export function harmPoints(harm: Harm): number {
 /** Causes likely enough to plan for, the likeliest first. */
 export function suspectsOf(network: Network, posterior: Posterior): readonly Suspect[] {
   return network.causes
-    .map((cause, i) => ({ cause, probability: posterior.causes[i] ?? 0, harm: harmPoints(cause.harm) }))
+    .map((cause, i) => ({
+      cause,
+      probability: posterior.causes[i] ?? 0,
+      harm: harmPoints(cause.harm),
+    }))
     .filter(({ probability }) => probability >= LEAST_PROBABILITY)
     .sort((a, b) => b.probability - a.probability);
 }
 
-function stateOf(option: TreatmentOption, treatment: Treatment, context: AdviceContext): WindowState {
+function stateOf(
+  option: TreatmentOption,
+  treatment: Treatment,
+  context: AdviceContext,
+): WindowState {
   const rule = option.when ?? treatment.when;
   return rule === undefined ? { kind: 'always' } : context.almanac.state(rule, context.today);
 }

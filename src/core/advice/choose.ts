@@ -28,7 +28,11 @@ function takeFrom(left: Map<string, number>, judged: Judged): void {
 }
 
 /** Repeatedly takes the candidate that lowers the expected loss most, until none lowers it or the list is full. */
-function greedy(open: readonly Judged[], most: number, left: Map<string, number>): readonly Chosen[] {
+function greedy(
+  open: readonly Judged[],
+  most: number,
+  left: Map<string, number>,
+): readonly Chosen[] {
   const chosen: Chosen[] = [];
   let rest = [...open];
   while (chosen.length < most && rest.length > 0) {

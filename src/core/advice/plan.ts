@@ -90,10 +90,16 @@ function notDoing(causes: readonly Cause[], hidden: readonly { judged: Judged; w
   return [...own, ...blocked].slice(0, 8);
 }
 
-function lookAgainOn(lead: Lead | null, verdict: Verdict, steps: readonly Chosen[], today: Day): Day {
+function lookAgainOn(
+  lead: Lead | null,
+  verdict: Verdict,
+  steps: readonly Chosen[],
+  today: Day,
+): Day {
   const first = steps[0];
   const wait = first ? daysUntil(first.candidate.state, today) : null;
-  if ((verdict === 'wait' || verdict === 'too-late') && wait !== null && wait > 0) return addDays(today, wait);
+  if ((verdict === 'wait' || verdict === 'too-late') && wait !== null && wait > 0)
+    return addDays(today, wait);
   return addDays(today, verdict === 'find-out' ? 3 : (lead?.cause.lookAgainDays ?? 7));
 }
 
@@ -109,7 +115,12 @@ function sift(judged: readonly Judged[], context: AdviceContext) {
 }
 
 /** Works out the advice from the weighing: what to do, when, with which cautions, and what not to do. */
-export function planAdvice(library: Compiled, network: Network, posterior: Posterior, context: AdviceContext): Advice {
+export function planAdvice(
+  library: Compiled,
+  network: Network,
+  posterior: Posterior,
+  context: AdviceContext,
+): Advice {
   const { today } = context;
   const lead = leadOf(network, posterior);
   const suspects = suspectsOf(network, posterior);
@@ -117,15 +128,26 @@ export function planAdvice(library: Compiled, network: Network, posterior: Poste
   const { allowed, hidden } = sift(judged, context);
   const chosen = chooseSteps(allowed, today);
   const verdict = verdictOf(lead, chosen, today);
-  const named = verdict === 'find-out' ? namedCauses(network, posterior).slice(0, 1) : namedCauses(network, posterior);
-  const ask: Step[] = verdict === 'find-out' ? [{ ...FIND_OUT, when: { from: today, to: null, note: 'now' } }] : [];
+  const named =
+    verdict === 'find-out'
+      ? namedCauses(network, posterior).slice(0, 1)
+      : namedCauses(network, posterior);
+  const ask: Step[] =
+    verdict === 'find-out' ? [{ ...FIND_OUT, when: { from: today, to: null, note: 'now' } }] : [];
   const confirm = lead ? confirmStep(lead, verdict, today) : [];
-  const steps = [...(confirm.length > 0 ? confirm : ask), ...chosen.map((one) => toStep(one, today))];
+  const steps = [
+    ...(confirm.length > 0 ? confirm : ask),
+    ...chosen.map((one) => toStep(one, today)),
+  ];
   return {
     verdict,
     headline: headlineOf(verdict, lead, named, chosen, today),
     steps,
-    cautions: [channelCaution(context.channel), ...poison(context), ...named.flatMap(({ cautions }) => cautions)],
+    cautions: [
+      channelCaution(context.channel),
+      ...poison(context),
+      ...named.flatMap(({ cautions }) => cautions),
+    ],
     refer: [...new Set(chosen.flatMap(({ referTo }) => referTo))],
     notDoing: notDoing(named, hidden),
     lookAgain: lookAgainOn(lead, verdict, chosen, today),

@@ -5,7 +5,14 @@ import type { Day } from '../timing/calendar.ts';
 import { daysUntil } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
 
-export const VERDICTS = ['leave', 'act-now', 'wait', 'too-late', 'find-out', 'professional'] as const;
+export const VERDICTS = [
+  'leave',
+  'act-now',
+  'wait',
+  'too-late',
+  'find-out',
+  'professional',
+] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
 /** The cause that the advice speaks of, with its probability; null when nothing in the library leads. */
@@ -19,7 +26,10 @@ export function leadOf(network: Network, posterior: Posterior): Lead | null {
   const leads = posterior.explanation
     .map((id) => network.position.get(id))
     .filter((position) => position !== undefined)
-    .map((position) => ({ cause: network.causes[position], probability: posterior.causes[position] ?? 0 }))
+    .map((position) => ({
+      cause: network.causes[position],
+      probability: posterior.causes[position] ?? 0,
+    }))
     .filter((lead): lead is Lead => lead.cause !== undefined)
     .sort((a, b) => b.probability - a.probability);
   return leads[0] ?? null;
@@ -37,8 +47,12 @@ function whenTreatable(steps: readonly Chosen[], today: Day): 'act-now' | 'wait'
   const now = steps.filter(({ candidate }) => daysUntil(candidate.state, today) === 0);
   const gainNow = now.reduce((sum, { gain }) => sum + gain, 0);
   if (total === 0 || gainNow >= ENOUGH_NOW * total) return 'act-now';
-  const main = steps.filter((step) => !now.includes(step)).reduce((a, b) => (b.gain > a.gain ? b : a));
-  return (daysUntil(main.candidate.state, today) ?? Infinity) <= LONGEST_WAIT_DAYS ? 'wait' : 'too-late';
+  const main = steps
+    .filter((step) => !now.includes(step))
+    .reduce((a, b) => (b.gain > a.gain ? b : a));
+  return (daysUntil(main.candidate.state, today) ?? Infinity) <= LONGEST_WAIT_DAYS
+    ? 'wait'
+    : 'too-late';
 }
 
 /** What the advice comes to, from the lead and the chosen steps. */

@@ -7,7 +7,8 @@ import type { Lead, Verdict } from './verdict.ts';
 
 /** Standing sentences of caution. */
 export const STANDING = {
-  poisonous: 'This plant is poisonous: keep it from children and pets, and wear gloves to handle it.',
+  poisonous:
+    'This plant is poisonous: keep it from children and pets, and wear gloves to handle it.',
 } as const;
 
 /** How far the diagnosis can be trusted, by the way it was made. */
@@ -35,7 +36,9 @@ export function whenInWords(state: WindowState, today: Day): string {
     case 'opens': {
       const span = `about ${dayInWords(state.span.from, today)} to ${dayInWords(state.span.to, today)}`;
       const justClosed = state.closedSince !== null && today - state.closedSince < 120;
-      return justClosed ? `${span}; the last window closed about ${dayInWords(state.closedSince, today)}` : span;
+      return justClosed
+        ? `${span}; the last window closed about ${dayInWords(state.closedSince, today)}`
+        : span;
     }
   }
 }
@@ -80,11 +83,16 @@ export function headlineOf(
   steps: readonly Chosen[],
   today: Day,
 ): string {
-  if (!lead) return 'What was said does not point to a cause yet: find out more before doing anything.';
+  if (!lead)
+    return 'What was said does not point to a cause yet: find out more before doing anything.';
   const { cause, probability } = lead;
   const others = named.filter((one) => one.id !== cause.id).map(({ name }) => name.toLowerCase());
   const together = others.length > 0 ? ` together with ${others.join(' and ')}` : '';
-  return [`${howSure(probability)}: ${cause.name.toLowerCase()}${together}.`, cause.say, tail(verdict, cause, steps, today)]
+  return [
+    `${howSure(probability)}: ${cause.name.toLowerCase()}${together}.`,
+    cause.say,
+    tail(verdict, cause, steps, today),
+  ]
     .filter(Boolean)
     .join(' ');
 }

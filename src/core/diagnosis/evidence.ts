@@ -29,7 +29,11 @@ export function reliabilityOf(sure: number, background: number): Reliability {
 }
 
 /** Chance of the report given the chance that the finding is there. */
-export function reportLikelihood(present: number, value: boolean, reliability: Reliability): number {
+export function reportLikelihood(
+  present: number,
+  value: boolean,
+  reliability: Reliability,
+): number {
   const yes = present * reliability.yesWhenTrue + (1 - present) * reliability.yesWhenFalse;
   return value ? yes : 1 - yes;
 }

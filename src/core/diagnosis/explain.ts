@@ -13,12 +13,20 @@ export interface Argument {
 const WORTH_SAYING = 0.5;
 
 /** Weight of evidence of each report for a cause alone against nothing wrong, the strongest first. */
-export function argumentsFor(network: Network, evidence: readonly Weighed[], cause: number): readonly Argument[] {
+export function argumentsFor(
+  network: Network,
+  evidence: readonly Weighed[],
+  cause: number,
+): readonly Argument[] {
   return evidence
     .map(({ finding, likelihood }) => ({
       finding,
-      decibans: decibans((likelihood[FIRST_SINGLE + cause] ?? 1) / (likelihood[NOTHING_WRONG] ?? 1)),
+      decibans: decibans(
+        (likelihood[FIRST_SINGLE + cause] ?? 1) / (likelihood[NOTHING_WRONG] ?? 1),
+      ),
     }))
-    .filter((argument) => network.causes.length > cause && Math.abs(argument.decibans) >= WORTH_SAYING)
+    .filter(
+      (argument) => network.causes.length > cause && Math.abs(argument.decibans) >= WORTH_SAYING,
+    )
     .sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans));
 }

@@ -109,7 +109,12 @@ function weighCauses(library: Compiled, plant: PlantId | null, almanac: Almanac,
 }
 
 /** Builds a network from causes, their weights and the library's strengths; `plant` null takes every cause. */
-export function buildNetwork(library: Compiled, plant: PlantId | null, almanac: Almanac, today: Day): Network {
+export function buildNetwork(
+  library: Compiled,
+  plant: PlantId | null,
+  almanac: Almanac,
+  today: Day,
+): Network {
   const weighed = weighCauses(library, plant, almanac, today);
   const causes = weighed.map(({ cause }) => cause);
   const pairs = listPairs(causes);
@@ -117,14 +122,21 @@ export function buildNetwork(library: Compiled, plant: PlantId | null, almanac: 
   const makeNode = (id: FindingId): FindingNode | null => {
     const finding = library.findings.get(id);
     if (!finding) return null;
-    const miss = Float64Array.from(causes, (cause) => 1 - (library.strengths.get(cause.id)?.get(id) ?? 0));
+    const miss = Float64Array.from(
+      causes,
+      (cause) => 1 - (library.strengths.get(cause.id)?.get(id) ?? 0),
+    );
     return { id, background: backgroundOf(finding), miss };
   };
   return {
     causes,
     position: new Map(causes.map((cause, i) => [cause.id, i])),
     pairs,
-    prior: priorOf(weighed.map(({ weight }) => weight), causes, pairs),
+    prior: priorOf(
+      weighed.map(({ weight }) => weight),
+      causes,
+      pairs,
+    ),
     node: (id) => {
       const known = nodes.get(id);
       if (known !== undefined) return known;
@@ -132,7 +144,9 @@ export function buildNetwork(library: Compiled, plant: PlantId | null, almanac: 
       nodes.set(id, made);
       return made;
     },
-    findingIds: [...new Set(causes.flatMap((cause) => [...(library.strengths.get(cause.id)?.keys() ?? [])]))],
+    findingIds: [
+      ...new Set(causes.flatMap((cause) => [...(library.strengths.get(cause.id)?.keys() ?? [])])),
+    ],
   };
 }
 

@@ -32,7 +32,11 @@ export interface Posterior {
 }
 
 /** Chance of a choice of an exclusive group under each hypothesis: its presence as a share of all the choices'. */
-function choiceShare(network: Network, chosen: FindingNode, members: readonly FindingNode[]): Float64Array {
+function choiceShare(
+  network: Network,
+  chosen: FindingNode,
+  members: readonly FindingNode[],
+): Float64Array {
   const own = presence(network, chosen);
   const total = new Float64Array(own.length);
   for (const member of members) {
@@ -43,7 +47,9 @@ function choiceShare(network: Network, chosen: FindingNode, members: readonly Fi
 }
 
 function groupNodes(library: Compiled, network: Network, group: string): FindingNode[] {
-  return (library.groupMembers.get(group) ?? []).map(({ id }) => network.node(id)).filter((node) => node !== null);
+  return (library.groupMembers.get(group) ?? [])
+    .map(({ id }) => network.node(id))
+    .filter((node) => node !== null);
 }
 
 /** Likelihood of one report under every hypothesis; null when the finding is not in the library. */
@@ -52,10 +58,14 @@ export function weigh(library: Compiled, network: Network, report: Report): Weig
   const finding = library.findings.get(report.finding);
   if (!node || !finding) return null;
   const members = finding.group === undefined ? [] : groupNodes(library, network, finding.group);
-  const present = members.length > 1 ? choiceShare(network, node, members) : presence(network, node);
+  const present =
+    members.length > 1 ? choiceShare(network, node, members) : presence(network, node);
   const background = members.length > 1 ? 1 / members.length : node.background;
   const reliability = reliabilityOf(report.sure, background);
-  return { ...report, likelihood: present.map((p) => reportLikelihood(p, report.value, reliability)) };
+  return {
+    ...report,
+    likelihood: present.map((p) => reportLikelihood(p, report.value, reliability)),
+  };
 }
 
 /**
@@ -64,7 +74,8 @@ export function weigh(library: Compiled, network: Network, report: Report): Weig
  */
 export function withoutImplied(library: Compiled, reports: readonly Report[]): readonly Report[] {
   const implies = (special: Report, general: Report): boolean =>
-    special.finding !== general.finding && library.implied(special.finding).includes(general.finding);
+    special.finding !== general.finding &&
+    library.implied(special.finding).includes(general.finding);
   return reports.filter((report) =>
     report.value
       ? !reports.some((other) => other.value && implies(other, report))
@@ -83,7 +94,11 @@ export function silenceWeight(words: number): number {
 }
 
 /** Noticeable findings of the host about which nothing was said, neither of them nor of anything more general or special. */
-function unmentioned(library: Compiled, network: Network, reports: readonly Report[]): FindingNode[] {
+function unmentioned(
+  library: Compiled,
+  network: Network,
+  reports: readonly Report[],
+): FindingNode[] {
   const spoken = new Set(reports.flatMap(({ finding }) => library.implied(finding)));
   return network.findingIds
     .filter((id) => library.findings.get(id)?.noticeable === true)
@@ -100,7 +115,8 @@ function multiply(weights: Float64Array, likelihood: Float64Array): void {
     weights[h] = value;
     if (value > largest) largest = value;
   }
-  if (largest > 0) for (let h = 0; h < weights.length; h++) weights[h] = (weights[h] ?? 0) / largest;
+  if (largest > 0)
+    for (let h = 0; h < weights.length; h++) weights[h] = (weights[h] ?? 0) / largest;
 }
 
 /** Ids of the causes of a hypothesis. */
@@ -140,7 +156,10 @@ function summarise(network: Network, hypotheses: Float64Array): Posterior {
 /** Normalises weights to probabilities and sums them by cause. */
 export function posteriorFrom(network: Network, weights: Float64Array): Posterior {
   const total = weights.reduce((sum, value) => sum + value, 0);
-  return summarise(network, weights.map((value) => value / total));
+  return summarise(
+    network,
+    weights.map((value) => value / total),
+  );
 }
 
 /** What weighing returns: the posterior and each report's own likelihoods, for the explanation. */
@@ -166,7 +185,10 @@ export function weighAll(
   for (const { likelihood } of evidence) multiply(weights, likelihood);
   if (silence > 0) {
     for (const node of unmentioned(library, network, reports)) {
-      multiply(weights, presence(network, node).map((p) => 1 - silence * p));
+      multiply(
+        weights,
+        presence(network, node).map((p) => 1 - silence * p),
+      );
     }
   }
   return { posterior: posteriorFrom(network, weights), evidence };

@@ -56,7 +56,11 @@ function binaryAnswers(network: Network, node: FindingNode, list: Shortlist): nu
   return [yes, yes.map((p) => 1 - p)];
 }
 
-function choiceAnswers(network: Network, nodes: readonly FindingNode[], list: Shortlist): number[][] {
+function choiceAnswers(
+  network: Network,
+  nodes: readonly FindingNode[],
+  list: Shortlist,
+): number[][] {
   const all = nodes.map((node) => presence(network, node));
   return all.map((one) =>
     list.positions.map((h) => {
@@ -68,7 +72,11 @@ function choiceAnswers(network: Network, nodes: readonly FindingNode[], list: Sh
 
 const bits = (nats: number): number => nats / Math.LN2;
 
-function worthOf(list: Shortlist, answers: readonly (readonly number[])[], seconds: number): number {
+function worthOf(
+  list: Shortlist,
+  answers: readonly (readonly number[])[],
+  seconds: number,
+): number {
   const gain = bits(list.entropy - entropyAfter(list, answers));
   return gain - (BITS_PER_MINUTE * seconds) / 60;
 }

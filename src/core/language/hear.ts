@@ -1,6 +1,12 @@
 import type { FindingId, PlantId } from '../knowledge/schema/common.ts';
 import type { Finding } from '../knowledge/schema/finding.ts';
-import { findPlants, rankPlants, type PlantMention, type PlantNames, type RankedPlant } from './plantNames.ts';
+import {
+  findPlants,
+  rankPlants,
+  type PlantMention,
+  type PlantNames,
+  type RankedPlant,
+} from './plantNames.ts';
 import type { PhraseIndex, PhraseMatch } from './phraseIndex.ts';
 import { readStance, type Stance } from './stance.ts';
 import { LONGEST_TEXT, tokenize, type Span, type Token } from './tokens.ts';
@@ -36,9 +42,14 @@ interface Candidate extends HeardFinding {
   readonly group: string | undefined;
 }
 
-function toCandidate(tokens: readonly Token[], stance: Stance, match: PhraseMatch<Finding>): Candidate | null {
+function toCandidate(
+  tokens: readonly Token[],
+  stance: Stance,
+  match: PhraseMatch<Finding>,
+): Candidate | null {
   const { phrase, positions } = match;
-  const any = (flags: readonly boolean[]): boolean => positions.some((position) => flags[position] === true);
+  const any = (flags: readonly boolean[]): boolean =>
+    positions.some((position) => flags[position] === true);
   const finding = phrase.target;
   if (finding.kind === 'sign' && any(stance.theory)) return null;
   const first = tokens[Math.min(...positions)];
@@ -79,7 +90,8 @@ function oneForEachGroup(candidates: readonly Candidate[]): readonly Candidate[]
     if (!known || candidate.terms > known.terms) chosen.set(candidate.group, candidate);
   }
   return candidates.filter(
-    (one) => one.group === undefined || !one.value || chosen.get(one.group)?.finding === one.finding,
+    (one) =>
+      one.group === undefined || !one.value || chosen.get(one.group)?.finding === one.finding,
   );
 }
 

@@ -32,7 +32,9 @@ export function compileClasses(lists: Readonly<Record<string, readonly string[]>
   const classes = new Map<string, ReadonlySet<string>>();
   const expand = (name: string, seen: readonly string[]): string[] =>
     (lists[name] ?? []).flatMap((word) =>
-      word.startsWith('@') && !seen.includes(word) ? expand(word.slice(1), [...seen, word]) : [stem(word)],
+      word.startsWith('@') && !seen.includes(word)
+        ? expand(word.slice(1), [...seen, word])
+        : [stem(word)],
     );
   for (const name of Object.keys(lists)) classes.set(name, new Set(expand(name, [`@${name}`])));
   return classes;
@@ -40,16 +42,26 @@ export function compileClasses(lists: Readonly<Record<string, readonly string[]>
 
 function termStems(term: string, classes: WordClasses): ReadonlySet<string> {
   return new Set(
-    term.split('|').flatMap((one) => (one.startsWith('@') ? [...(classes.get(one.slice(1)) ?? [])] : [stem(one)])),
+    term
+      .split('|')
+      .flatMap((one) =>
+        one.startsWith('@') ? [...(classes.get(one.slice(1)) ?? [])] : [stem(one)],
+      ),
   );
 }
 
 /** Reads one phrase. Unknown classes give an empty term, which never matches; the checks of the library report them. */
-export function compilePhrase<Target>(text: string, target: Target, classes: WordClasses): Phrase<Target> {
+export function compilePhrase<Target>(
+  text: string,
+  target: Target,
+  classes: WordClasses,
+): Phrase<Target> {
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   const ordered = words[0] === '>';
   const reachWord = words.find((word) => /^~\d+$/.test(word));
-  const without = words.filter((word) => word.startsWith('-')).flatMap((word) => [...termStems(word.slice(1), classes)]);
+  const without = words
+    .filter((word) => word.startsWith('-'))
+    .flatMap((word) => [...termStems(word.slice(1), classes)]);
   const terms = words
     .filter((word) => word !== '>' && !word.startsWith('-') && !word.startsWith('~'))
     .map((word) => termStems(word, classes));

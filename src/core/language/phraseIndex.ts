@@ -42,7 +42,12 @@ function nearest(
   for (let step = 1; step < reach; step++) {
     for (const position of [anchor + step, anchor - step]) {
       const token = tokens[position];
-      if (token?.sentence === sentence && token !== undefined && term.has(token.stem) && !taken.includes(position)) {
+      if (
+        token?.sentence === sentence &&
+        token !== undefined &&
+        term.has(token.stem) &&
+        !taken.includes(position)
+      ) {
         return position;
       }
     }
@@ -77,7 +82,11 @@ function matchAround<Target>(
   const first = Math.min(...positions);
   const last = Math.max(...positions);
   if (stretch(tokens, first, last) >= phrase.reach) return null;
-  if (phrase.ordered && positions.some((position, i) => i > 0 && position < (positions[i - 1] ?? 0))) return null;
+  if (
+    phrase.ordered &&
+    positions.some((position, i) => i > 0 && position < (positions[i - 1] ?? 0))
+  )
+    return null;
   if (phrase.without.size > 0) {
     for (let i = Math.max(0, first - 2); i <= last; i++) {
       if (phrase.without.has(tokens[i]?.stem ?? '')) return null;

@@ -42,33 +42,60 @@ export function buildPlantNames(plants: readonly Plant[]): PlantNames {
   return names;
 }
 
-const SUPPORT_AFTER = stemSet('tree bush shrub plant seedling hedge vine fruit leaf branch orchard grove');
+const SUPPORT_AFTER = stemSet(
+  'tree bush shrub plant seedling hedge vine fruit leaf branch orchard grove',
+);
 const SUPPORT_BEFORE = stemSet('my our the a an potted these those his her me young dwarf on');
 const OWN = stemSet('my our this these me');
 /** Words before a plant that make it scenery: what it stands under, beside or looks like. */
-const SCENERY = stemSet('under beneath near beside behind against like neighbour neighbor by stump next unlike from');
-const COLOUR_NOUNS = stemSet('brown green yellow colour color coloured black skin oil peel shaped sized');
+const SCENERY = stemSet(
+  'under beneath near beside behind against like neighbour neighbor by stump next unlike from',
+);
+const COLOUR_NOUNS = stemSet(
+  'brown green yellow colour color coloured black skin oil peel shaped sized',
+);
 
 function supported(tokens: readonly Token[], first: number, after: number): boolean {
   const next = tokens[after];
   const plural = /s$/.test(tokens[after - 1]?.word ?? '');
   if (next !== undefined && SUPPORT_AFTER.has(next.stem)) return true;
   if (next !== undefined && COLOUR_NOUNS.has(next.stem)) return false;
-  return plural || OWN.has(tokens[first - 1]?.stem ?? '') || SUPPORT_BEFORE.has(tokens[first - 1]?.stem ?? '');
+  return (
+    plural ||
+    OWN.has(tokens[first - 1]?.stem ?? '') ||
+    SUPPORT_BEFORE.has(tokens[first - 1]?.stem ?? '')
+  );
 }
 
-function weigh(tokens: readonly Token[], entry: NameEntry, first: number, mentions: number): number {
-  const before = [1, 2, 3].map((step) => tokens[first - step]).filter((t) => t?.sentence === tokens[first]?.sentence);
-  const scenery = before.slice(0, 2).some((token) => token !== undefined && SCENERY.has(token.stem));
+function weigh(
+  tokens: readonly Token[],
+  entry: NameEntry,
+  first: number,
+  mentions: number,
+): number {
+  const before = [1, 2, 3]
+    .map((step) => tokens[first - step])
+    .filter((t) => t?.sentence === tokens[first]?.sentence);
+  const scenery = before
+    .slice(0, 2)
+    .some((token) => token !== undefined && SCENERY.has(token.stem));
   const own = before.some((token) => token !== undefined && OWN.has(token.stem));
   const order = 1 / (1 + 0.25 * mentions);
-  return order * (own ? 1.5 : 1) * (scenery ? 0.2 : 1) * (entry.broad ? 0.35 : 1) * (entry.stems.length > 1 ? 1.3 : 1);
+  return (
+    order *
+    (own ? 1.5 : 1) *
+    (scenery ? 0.2 : 1) *
+    (entry.broad ? 0.35 : 1) *
+    (entry.stems.length > 1 ? 1.3 : 1)
+  );
 }
 
 function longestAt(names: PlantNames, tokens: readonly Token[], i: number): NameEntry | null {
   const sentence = tokens[i]?.sentence;
   const fits = (entry: NameEntry): boolean =>
-    entry.stems.every((part, k) => tokens[i + k]?.stem === part && tokens[i + k]?.sentence === sentence) &&
+    entry.stems.every(
+      (part, k) => tokens[i + k]?.stem === part && tokens[i + k]?.sentence === sentence,
+    ) &&
     (!entry.ambiguous || supported(tokens, i, i + entry.stems.length));
   return names.get(tokens[i]?.stem ?? '')?.find(fits) ?? null;
 }
@@ -76,7 +103,7 @@ function longestAt(names: PlantNames, tokens: readonly Token[], i: number): Name
 /** All plants named in the text, in its order; the longest name at each place. */
 export function findPlants(names: PlantNames, tokens: readonly Token[]): readonly PlantMention[] {
   const found: PlantMention[] = [];
-  for (let i = 0; i < tokens.length; ) {
+  for (let i = 0; i < tokens.length;) {
     const entry = longestAt(names, tokens, i);
     if (!entry) {
       i++;
@@ -113,7 +140,9 @@ export function rankPlants(
   const weights = new Map<PlantId, number>();
   for (const { plant, weight } of mentions) weights.set(plant, (weights.get(plant) ?? 0) + weight);
   for (const [general, weight] of [...weights]) {
-    const special = [...weights.keys()].find((one) => one !== general && lineage(one).includes(general));
+    const special = [...weights.keys()].find(
+      (one) => one !== general && lineage(one).includes(general),
+    );
     if (special === undefined) continue;
     weights.delete(general);
     weights.set(special, (weights.get(special) ?? 0) + weight);
@@ -123,4 +152,3 @@ export function rankPlants(
     .map(([plant, weight]) => ({ plant, confidence: weight / total }))
     .sort((a, b) => b.confidence - a.confidence);
 }
-

@@ -11,9 +11,15 @@ export interface Stance {
 
 const CONTRAST = stemSet('but however although though just only except yet still instead');
 /** Words that begin a new statement after "and" or a comma, where a denial no longer reaches. */
-const NEW_SUBJECT = stemSet('it they there the we i my our its a an this that these some now then have has is are was were you he she and');
-const DOUBT = stemSet('maybe perhaps might possibly guess seem seemingly apparently suppose may probably');
-const THEORY = stemSet('think thought told says said reckon reckons convince wonder suspect blame claim assume figured');
+const NEW_SUBJECT = stemSet(
+  'it they there the we i my our its a an this that these some now then have has is are was were you he she and',
+);
+const DOUBT = stemSet(
+  'maybe perhaps might possibly guess seem seemingly apparently suppose may probably',
+);
+const THEORY = stemSet(
+  'think thought told says said reckon reckons convince wonder suspect blame claim assume figured',
+);
 const DENIAL_REACH = 7;
 const DOUBT_REACH = 6;
 const THEORY_REACH = 9;
@@ -23,9 +29,18 @@ const stemAt = (tokens: readonly Token[], i: number): string => tokens[i]?.stem 
 /** "not just", "not only" and "no doubt" deny nothing; "don't know if" doubts. */
 function deniesFrom(tokens: readonly Token[], i: number): boolean {
   if (!NEGATORS.has(stemAt(tokens, i))) return false;
-  return !['just', 'only', 'doubt', 'matter', 'idea', stem('sure'), 'know', 'tell', 'all', 'problem'].includes(
-    stemAt(tokens, i + 1),
-  );
+  return ![
+    'just',
+    'only',
+    'doubt',
+    'matter',
+    'idea',
+    stem('sure'),
+    'know',
+    'tell',
+    'all',
+    'problem',
+  ].includes(stemAt(tokens, i + 1));
 }
 
 /** A list goes on after a comma when "or" or "nor" follows before a new statement. */
@@ -70,7 +85,8 @@ function opensDoubt(tokens: readonly Token[], i: number): boolean {
 
 function opensTheory(tokens: readonly Token[], i: number): boolean {
   const [before, here, after] = [stemAt(tokens, i - 1), stemAt(tokens, i), stemAt(tokens, i + 1)];
-  if (THEORY.has(here) || THEORY.has(tokens[i]?.word ?? '')) return !NEGATORS.has(before) || here !== 'think';
+  if (THEORY.has(here) || THEORY.has(tokens[i]?.word ?? ''))
+    return !NEGATORS.has(before) || here !== 'think';
   if (here === 'is' && ['it', 'this', 'that'].includes(after)) return true;
   return here === 'must' && ['be', stem('have')].includes(after);
 }
@@ -79,7 +95,8 @@ function opensTheory(tokens: readonly Token[], i: number): boolean {
 export function readStance(tokens: readonly Token[]): Stance {
   const flags = (): boolean[] => tokens.map(() => false);
   const [denied, doubted, theory] = [flags(), flags(), flags()];
-  const stopsClause = (i: number): boolean => CONTRAST.has(stemAt(tokens, i)) || tokens[i]?.pauseBefore === true;
+  const stopsClause = (i: number): boolean =>
+    CONTRAST.has(stemAt(tokens, i)) || tokens[i]?.pauseBefore === true;
   tokens.forEach((_, i) => {
     if (deniesFrom(tokens, i)) mark(denied, tokens, i, DENIAL_REACH, (j) => stopsDenial(tokens, j));
     if (opensDoubt(tokens, i)) mark(doubted, tokens, i, DOUBT_REACH, stopsClause);

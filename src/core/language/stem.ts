@@ -107,7 +107,8 @@ const DOUBLED = /([bdgkmnprt])\1$/;
 function withoutSuffix(word: string): string {
   if (word.length > 4 && word.endsWith('ies')) return `${word.slice(0, -3)}y`;
   if (word.length > 4 && /(?:s|x|z|ch|sh)es$/.test(word)) return word.slice(0, -2);
-  if (word.length > 3 && word.endsWith('s') && !/[sui]s$/.test(word.slice(-2))) return word.slice(0, -1);
+  if (word.length > 3 && word.endsWith('s') && !/[sui]s$/.test(word.slice(-2)))
+    return word.slice(0, -1);
   if (word.length > 5 && word.endsWith('ing') && VOWEL.test(word.slice(0, -3))) {
     return word.slice(0, -3).replace(DOUBLED, '$1');
   }

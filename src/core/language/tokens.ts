@@ -33,7 +33,14 @@ export function tokenize(text: string): readonly Token[] {
     if (tokens.length > 0 && endsSentence(between, text, match.index)) sentence++;
     const word = match[0].toLowerCase();
     end = match.index + match[0].length;
-    tokens.push({ start: match.index, end, word, stem: stem(word), sentence, pauseBefore: PAUSE.test(between) });
+    tokens.push({
+      start: match.index,
+      end,
+      word,
+      stem: stem(word),
+      sentence,
+      pauseBefore: PAUSE.test(between),
+    });
   }
   return tokens;
 }

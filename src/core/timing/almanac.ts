@@ -3,7 +3,13 @@ import type { WindowRule } from '../knowledge/schema/window.ts';
 import { type Day, indexOfDay } from './calendar.ts';
 import { dailyNormals, normalsAt, type Coordinates, type DailyNormals } from './climate.ts';
 import { buildSeasonYear, type SeasonYear } from './seasonYear.ts';
-import { positionsOf, windowState, type Positions, type WindowContext, type WindowState } from './windows.ts';
+import {
+  positionsOf,
+  windowState,
+  type Positions,
+  type WindowContext,
+  type WindowState,
+} from './windows.ts';
 
 /** Id of the reference place of calendar windows that name none: the mid-latitude continental one. */
 export const DEFAULT_REFERENCE = 'columbus';
@@ -37,7 +43,11 @@ export function createAlmanacs(places: readonly Place[]): (at: Coordinates) => A
   return (at) => almanacAt(places, at, reference);
 }
 
-function almanacAt(places: readonly Place[], at: Coordinates, reference: WindowContext['reference']): Almanac {
+function almanacAt(
+  places: readonly Place[],
+  at: Coordinates,
+  reference: WindowContext['reference'],
+): Almanac {
   const daily = dailyNormals(normalsAt(places, at));
   const year = buildSeasonYear(daily, at.lat < 0);
   const context: WindowContext = { here: year, reference };
@@ -47,7 +57,8 @@ function almanacAt(places: readonly Place[], at: Coordinates, reference: WindowC
     known.set(rule, found);
     return found;
   };
-  const state = (rule: WindowRule, today: Day): WindowState => windowState(positions(rule), year, today);
+  const state = (rule: WindowRule, today: Day): WindowState =>
+    windowState(positions(rule), year, today);
   return {
     at,
     year,

@@ -22,7 +22,11 @@ export function addDays(day: Day, days: number): Day {
 /** Year, month (1-12) and day of the month of a day. */
 export function civil(day: Day): { year: number; month: number; dayOfMonth: number } {
   const date = new Date(day * MS_PER_DAY);
-  return { year: date.getUTCFullYear(), month: date.getUTCMonth() + 1, dayOfMonth: date.getUTCDate() };
+  return {
+    year: date.getUTCFullYear(),
+    month: date.getUTCMonth() + 1,
+    dayOfMonth: date.getUTCDate(),
+  };
 }
 
 /** ISO 8601 form, for example `2026-06-13`. */

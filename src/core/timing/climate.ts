@@ -40,7 +40,9 @@ const PLACES_BLENDED = 3;
 function shiftCelsius(place: Place, to: Coordinates): number {
   const poleward = Math.abs(to.lat) - Math.abs(place.latitude);
   const capped = Math.max(-8, Math.min(8, poleward));
-  return Math.min(Math.abs(to.lat), Math.abs(place.latitude)) < 15 ? 0 : -capped * CELSIUS_PER_DEGREE_LATITUDE;
+  return Math.min(Math.abs(to.lat), Math.abs(place.latitude)) < 15
+    ? 0
+    : -capped * CELSIUS_PER_DEGREE_LATITUDE;
 }
 
 /** Reference places on the wrong side of the equator have their months turned by half a year. */
@@ -87,7 +89,8 @@ function interpolate(knots: readonly number[]): Float64Array {
     const after = middles.findIndex((middle) => middle > day);
     const right = after === -1 ? 0 : after;
     const left = (right + 11) % 12;
-    const leftAt = (middles[left] ?? 0) - (left > right && day < (middles[0] ?? 0) ? DAYS_IN_YEAR : 0);
+    const leftAt =
+      (middles[left] ?? 0) - (left > right && day < (middles[0] ?? 0) ? DAYS_IN_YEAR : 0);
     const rightAt = (middles[right] ?? 0) + (after === -1 ? DAYS_IN_YEAR : 0);
     const share = (day - leftAt) / (rightAt - leftAt);
     daily[day] = (knots[left] ?? 0) * (1 - share) + (knots[right] ?? 0) * share;

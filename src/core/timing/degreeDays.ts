@@ -11,7 +11,9 @@ export function degreeDaysSingleSine(
   upperCelsius: number = Infinity,
 ): number {
   const above = areaAbove(minCelsius, maxCelsius, baseCelsius);
-  return upperCelsius === Infinity ? above : above - areaAbove(minCelsius, maxCelsius, upperCelsius);
+  return upperCelsius === Infinity
+    ? above
+    : above - areaAbove(minCelsius, maxCelsius, upperCelsius);
 }
 
 /** Mean height of the sine wave above a threshold over one day. */

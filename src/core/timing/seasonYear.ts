@@ -28,7 +28,10 @@ const GROWTH_START_DEGREE_DAYS = 60;
 const GROWTH_END_CELSIUS = 7;
 
 function rotate(values: Float64Array, by: number): Float64Array {
-  return Float64Array.from({ length: values.length }, (_, i) => values[(i + by) % values.length] ?? 0);
+  return Float64Array.from(
+    { length: values.length },
+    (_, i) => values[(i + by) % values.length] ?? 0,
+  );
 }
 
 /** Mean temperature at a position. */

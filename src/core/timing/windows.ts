@@ -33,7 +33,9 @@ const travelHeatOf = new WeakMap<SeasonYear, Float64Array>();
 function travelHeat(year: SeasonYear): Float64Array {
   const known = travelHeatOf.get(year);
   if (known) return known;
-  const totals = accumulate(year, TRAVEL_BASE_CELSIUS).map((total, day) => total + HEAT_PER_DAY * (day + 1));
+  const totals = accumulate(year, TRAVEL_BASE_CELSIUS).map(
+    (total, day) => total + HEAT_PER_DAY * (day + 1),
+  );
   travelHeatOf.set(year, totals);
   return totals;
 }
@@ -111,7 +113,10 @@ function frostFree(year: SeasonYear): Positions {
   return { from, to };
 }
 
-function heatPositions(year: SeasonYear, rule: Extract<WindowRule, { kind: 'degree-days' }>): Positions | null {
+function heatPositions(
+  year: SeasonYear,
+  rule: Extract<WindowRule, { kind: 'degree-days' }>,
+): Positions | null {
   const totals = accumulate(year, rule.baseCelsius);
   const from = reachedAt(totals, rule.from);
   if (from === null) return null;
@@ -125,13 +130,17 @@ export interface WindowContext {
 }
 
 /** Positions of a rule in the gardening year here: null when it always holds, `never` when the place is too cool for it. */
-export function positionsOf(rule: WindowRule, context: WindowContext): Positions | 'always' | 'never' {
+export function positionsOf(
+  rule: WindowRule,
+  context: WindowContext,
+): Positions | 'always' | 'never' {
   const { here } = context;
   switch (rule.kind) {
     case 'any':
       return 'always';
     case 'season': {
-      if (here.winterless && (rule.season === 'growing' || rule.season === 'frost-free')) return 'always';
+      if (here.winterless && (rule.season === 'growing' || rule.season === 'frost-free'))
+        return 'always';
       return seasonPositions(here, rule.season);
     }
     case 'degree-days':
@@ -155,7 +164,11 @@ function spanIn(positions: Positions, year: SeasonYear, seasonYear: number): Day
 }
 
 /** How a window stands on `today`: open with its span, or the next span and when the last one closed. */
-export function windowState(positions: Positions | 'always' | 'never', here: SeasonYear, today: Day): WindowState {
+export function windowState(
+  positions: Positions | 'always' | 'never',
+  here: SeasonYear,
+  today: Day,
+): WindowState {
   if (positions === 'always') return { kind: 'always' };
   if (positions === 'never') {
     return { kind: 'never', note: 'a normal year here does not get warm enough for it' };

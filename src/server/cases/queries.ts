@@ -9,10 +9,20 @@ export async function readCase(db: Queries, id: string, lock: boolean): Promise<
   const query = db.select().from(cases).where(eq(cases.id, id));
   const [head] = await (lock ? query.for('update') : query);
   if (!head) return null;
-  const plants = await db.select().from(casePlants).where(eq(casePlants.caseId, id)).orderBy(asc(casePlants.position));
-  const seen = await db.select().from(observations).where(eq(observations.caseId, id)).orderBy(asc(observations.position));
+  const plants = await db
+    .select()
+    .from(casePlants)
+    .where(eq(casePlants.caseId, id))
+    .orderBy(asc(casePlants.position));
+  const seen = await db
+    .select()
+    .from(observations)
+    .where(eq(observations.caseId, id))
+    .orderBy(asc(observations.position));
   const [enquirer] =
-    head.enquirerId === null ? [] : await db.select().from(enquirers).where(eq(enquirers.id, head.enquirerId));
+    head.enquirerId === null
+      ? []
+      : await db.select().from(enquirers).where(eq(enquirers.id, head.enquirerId));
   return toRecord({ head, enquirer: enquirer ?? null, plants, observations: seen });
 }
 
@@ -37,7 +47,11 @@ export async function listCases(db: Queries, closed: boolean): Promise<CaseSumma
     .where(closed ? eq(cases.status, 'closed') : ne(cases.status, 'closed'))
     .orderBy(desc(cases.openedAt))
     .limit(500);
-  return rows.map((row) => ({ ...row, openedAt: row.openedAt.toISOString(), enquirer: row.enquirer ?? '' }));
+  return rows.map((row) => ({
+    ...row,
+    openedAt: row.openedAt.toISOString(),
+    enquirer: row.enquirer ?? '',
+  }));
 }
 
 /** Starts a case with one empty plant. Returns false when the id is taken. */
@@ -57,8 +71,16 @@ export async function insertCase(
   return true;
 }
 
-async function saveEnquirer(db: Queries, record: CaseRecord, clinicId: number, purgeOn: string): Promise<number | null> {
-  const [head] = await db.select({ id: cases.enquirerId }).from(cases).where(eq(cases.id, record.id));
+async function saveEnquirer(
+  db: Queries,
+  record: CaseRecord,
+  clinicId: number,
+  purgeOn: string,
+): Promise<number | null> {
+  const [head] = await db
+    .select({ id: cases.enquirerId })
+    .from(cases)
+    .where(eq(cases.id, record.id));
   const known = head?.id ?? null;
   const { name, contact } = record.enquirer;
   if (known !== null) {
@@ -66,25 +88,45 @@ async function saveEnquirer(db: Queries, record: CaseRecord, clinicId: number, p
     return known;
   }
   if (name === '' && contact === '') return null;
-  const [made] = await db.insert(enquirers).values({ clinicId, name, contact, purgeOn }).returning({ id: enquirers.id });
+  const [made] = await db
+    .insert(enquirers)
+    .values({ clinicId, name, contact, purgeOn })
+    .returning({ id: enquirers.id });
   return made?.id ?? null;
 }
 
 /** Writes a record over the rows of its case. Must run inside a transaction that holds the lock. */
-export async function saveCase(db: Queries, record: CaseRecord, clinicId: number, purgeOn: string): Promise<void> {
+export async function saveCase(
+  db: Queries,
+  record: CaseRecord,
+  clinicId: number,
+  purgeOn: string,
+): Promise<void> {
   const { id, status, channel, callBackOn, version } = record;
   const enquirerId = await saveEnquirer(db, record, clinicId, purgeOn);
-  await db.update(cases).set({ status, channel, callBackOn, version, enquirerId }).where(eq(cases.id, id));
+  await db
+    .update(cases)
+    .set({ status, channel, callBackOn, version, enquirerId })
+    .where(eq(cases.id, id));
   await db.delete(observations).where(eq(observations.caseId, id));
   await db.delete(casePlants).where(eq(casePlants.caseId, id));
-  await db.insert(casePlants).values(record.plants.map((plant, position) => plantRow(id, plant, position)));
+  await db
+    .insert(casePlants)
+    .values(record.plants.map((plant, position) => plantRow(id, plant, position)));
   const answers = record.plants.flatMap((plant) => observationRows(id, plant));
   if (answers.length > 0) await db.insert(observations).values(answers);
 }
 
 /** Keeps events under the versions they made. */
-export async function insertEvents(db: Queries, caseId: string, first: number, events: readonly CaseEvent[]): Promise<void> {
-  await db.insert(caseEvents).values(events.map((event, i) => ({ caseId, version: first + i, event })));
+export async function insertEvents(
+  db: Queries,
+  caseId: string,
+  first: number,
+  events: readonly CaseEvent[],
+): Promise<void> {
+  await db
+    .insert(caseEvents)
+    .values(events.map((event, i) => ({ caseId, version: first + i, event })));
 }
 
 /** Every event of a case in order. */

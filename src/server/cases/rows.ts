@@ -20,7 +20,16 @@ function toAnswer({ finding, present, choice, sure }: ObservationRow): KeptAnswe
 function toPlant(row: PlantRow, all: readonly ObservationRow[]): CasePlant {
   const { id, words, plant, date, latitude, longitude, approach, knowledgeVersion } = row;
   const answers = all.filter(({ plantId }) => plantId === id).map(toAnswer);
-  return { id, words, plant, date, place: { lat: latitude, lon: longitude }, approach, answers, knowledgeVersion };
+  return {
+    id,
+    words,
+    plant,
+    date,
+    place: { lat: latitude, lon: longitude },
+    approach,
+    answers,
+    knowledgeVersion,
+  };
 }
 
 /** Puts the rows of a case together. */

@@ -1,5 +1,11 @@
 import { applyCaseEvent } from '../../contracts/applyCaseEvent.ts';
-import type { AppendEvents, CaseEvent, CasePlant, CaseRecord, OpenCase } from '../../contracts/cases.ts';
+import type {
+  AppendEvents,
+  CaseEvent,
+  CasePlant,
+  CaseRecord,
+  OpenCase,
+} from '../../contracts/cases.ts';
 import { addDays, isoDay, parseDay } from '../../core/timing/calendar.ts';
 import { fail, ok, type Result } from '../../core/result.ts';
 import type { ClinicOffice } from '../clinic/office.ts';
@@ -22,7 +28,11 @@ function purgeDate(today: string): string {
 }
 
 /** Opens a case with one empty plant at the clinic's place and date; the same id again returns the case that is there. */
-export async function openCase(db: Database, office: ClinicOffice, { id, channel }: OpenCase): Promise<CaseRecord> {
+export async function openCase(
+  db: Database,
+  office: ClinicOffice,
+  { id, channel }: OpenCase,
+): Promise<CaseRecord> {
   const { place } = office;
   const plant: CasePlant = {
     id: 'plant-1',
@@ -34,7 +44,9 @@ export async function openCase(db: Database, office: ClinicOffice, { id, channel
     answers: [],
     knowledgeVersion: null,
   };
-  await db.transaction((tx) => insertCase(tx, office.id, { id, channel, openedAt: office.now().toISOString(), plant }));
+  await db.transaction((tx) =>
+    insertCase(tx, office.id, { id, channel, openedAt: office.now().toISOString(), plant }),
+  );
   const record = await readCase(db, id, false);
   if (!record) throw new Error(`case ${id} was written and cannot be read`);
   return record;

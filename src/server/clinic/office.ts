@@ -38,7 +38,10 @@ function civilDay(moment: Date, longitude: number): string {
 }
 
 /** Opens the clinic of this database, making the demonstration's when there is none. */
-export async function openOffice(db: Database, pinnedDay: string | undefined): Promise<ClinicOffice> {
+export async function openOffice(
+  db: Database,
+  pinnedDay: string | undefined,
+): Promise<ClinicOffice> {
   const [known] = await db.select().from(clinics).orderBy(asc(clinics.id)).limit(1);
   const row = known ?? (await db.insert(clinics).values(DEMO_CLINIC).returning())[0];
   if (!row) throw new Error('the clinic could not be written');

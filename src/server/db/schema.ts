@@ -1,4 +1,17 @@
-import { boolean, date, doublePrecision, integer, jsonb, pgTable, primaryKey, real, serial, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import {
+  boolean,
+  date,
+  doublePrecision,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  real,
+  serial,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import type { CaseEvent } from '../../contracts/cases.ts';
 
 export const clinics = pgTable('clinics', {
@@ -12,7 +25,9 @@ export const clinics = pgTable('clinics', {
 /** Little personal data, and a day on which it is deleted. */
 export const enquirers = pgTable('enquirers', {
   id: serial().primaryKey(),
-  clinicId: integer('clinic_id').notNull().references(() => clinics.id),
+  clinicId: integer('clinic_id')
+    .notNull()
+    .references(() => clinics.id),
   name: text().notNull(),
   contact: text().notNull(),
   purgeOn: date('purge_on').notNull(),
@@ -21,7 +36,9 @@ export const enquirers = pgTable('enquirers', {
 export const cases = pgTable('cases', {
   id: uuid().primaryKey(),
   number: serial().notNull().unique(),
-  clinicId: integer('clinic_id').notNull().references(() => clinics.id),
+  clinicId: integer('clinic_id')
+    .notNull()
+    .references(() => clinics.id),
   enquirerId: integer('enquirer_id').references(() => enquirers.id),
   status: text({ enum: ['open', 'waiting', 'closed'] }).notNull(),
   channel: text({ enum: ['phone', 'email', 'walk-in', 'text'] }).notNull(),
@@ -33,7 +50,9 @@ export const cases = pgTable('cases', {
 export const casePlants = pgTable(
   'case_plants',
   {
-    caseId: uuid('case_id').notNull().references(() => cases.id, { onDelete: 'cascade' }),
+    caseId: uuid('case_id')
+      .notNull()
+      .references(() => cases.id, { onDelete: 'cascade' }),
     id: text().notNull(),
     position: integer().notNull(),
     words: text().notNull(),
@@ -50,7 +69,9 @@ export const casePlants = pgTable(
 export const observations = pgTable(
   'observations',
   {
-    caseId: uuid('case_id').notNull().references(() => cases.id, { onDelete: 'cascade' }),
+    caseId: uuid('case_id')
+      .notNull()
+      .references(() => cases.id, { onDelete: 'cascade' }),
     plantId: text('plant_id').notNull(),
     finding: text().notNull(),
     position: integer().notNull(),
@@ -66,7 +87,9 @@ export const observations = pgTable(
 export const caseEvents = pgTable(
   'case_events',
   {
-    caseId: uuid('case_id').notNull().references(() => cases.id, { onDelete: 'cascade' }),
+    caseId: uuid('case_id')
+      .notNull()
+      .references(() => cases.id, { onDelete: 'cascade' }),
     version: integer().notNull(),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
     event: jsonb().$type<CaseEvent>().notNull(),

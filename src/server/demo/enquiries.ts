@@ -43,7 +43,8 @@ export const DEMO_ENQUIRIES: readonly DemoEnquiry[] = [
     openedAt: '2026-06-13T13:32:00Z',
     enquirer: { name: 'Merle Ostrander', contact: '' },
     callBackOn: null,
-    words: 'Blue spruce, about twenty feet. The bottom branches are dying one by one and it is moving up.',
+    words:
+      'Blue spruce, about twenty feet. The bottom branches are dying one by one and it is moving up.',
   },
   {
     id: id(4),
@@ -62,7 +63,8 @@ export const DEMO_ENQUIRIES: readonly DemoEnquiry[] = [
     openedAt: '2026-06-12T15:10:00Z',
     enquirer: { name: 'Teddy Quill', contact: '' },
     callBackOn: '2026-06-15',
-    words: 'tomato leaves rolling up like cigars on the bottom of the plant, still green + thick. its been hot. is it a virus??',
+    words:
+      'tomato leaves rolling up like cigars on the bottom of the plant, still green + thick. its been hot. is it a virus??',
   },
   {
     id: id(6),
@@ -81,7 +83,8 @@ export const DEMO_ENQUIRIES: readonly DemoEnquiry[] = [
     openedAt: '2026-06-13T13:48:00Z',
     enquirer: { name: 'Anselm Prior', contact: '' },
     callBackOn: null,
-    words: 'I brought a maple leaf with little red bumps all over the top. The tree looks great otherwise. Do I need to cut it down?',
+    words:
+      'I brought a maple leaf with little red bumps all over the top. The tree looks great otherwise. Do I need to cut it down?',
   },
   {
     id: id(8),
@@ -131,6 +134,7 @@ export const DEMO_ENQUIRIES: readonly DemoEnquiry[] = [
     openedAt: '2026-06-09T11:30:00Z',
     enquirer: { name: 'Sabine Torrey', contact: '' },
     callBackOn: null,
-    words: 'squash leaves have silver white marks along the veins, same on every leaf, doesnt rub off. plant looks great',
+    words:
+      'squash leaves have silver white marks along the veins, same on every leaf, doesnt rub off. plant looks great',
   },
 ];

@@ -16,7 +16,11 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
 };
 
 /** Answers with a problem and its status. */
-export function sendProblem(response: Response, problem: Problem, extra: Record<string, unknown> = {}): void {
+export function sendProblem(
+  response: Response,
+  problem: Problem,
+  extra: Record<string, unknown> = {},
+): void {
   response.status(STATUS[problem.code]).json({ error: problem, ...extra });
 }
 

@@ -79,12 +79,18 @@ export const rightKind: SafetyRule = (candidate) => {
 /** Restricted-use products are bought and applied by licence holders only. */
 export const restrictedUse: SafetyRule = ({ treatment }) =>
   treatment.restricted || treatment.who === 'licensed'
-    ? { kind: 'refer', to: 'a licensed applicator', text: 'Only a licence holder may buy and apply this.' }
+    ? {
+        kind: 'refer',
+        to: 'a licensed applicator',
+        text: 'Only a licence holder may buy and apply this.',
+      }
     : ALLOW;
 
 /** No systemic insecticide on plants grown to eat. */
 export const systemicOnFood: SafetyRule = ({ treatment }, { traits }) =>
-  treatment.systemic && treatment.classes.includes('insecticide') && (traits.edible ?? 'none') !== 'none'
+  treatment.systemic &&
+  treatment.classes.includes('insecticide') &&
+  (traits.edible ?? 'none') !== 'none'
     ? forbid('A systemic insecticide does not belong on a plant that is grown to eat.')
     : ALLOW;
 
@@ -98,10 +104,14 @@ function inBloom(context: AdviceContext): boolean {
 export const openBlossom: SafetyRule = ({ treatment }, context) => {
   if (!treatment.classes.some((one) => one === 'insecticide' || one === 'miticide')) return ALLOW;
   if (treatment.systemic && context.traits.beeVisited === true) {
-    return forbid('Bees visit this plant, and a systemic insecticide reaches its nectar and pollen.');
+    return forbid(
+      'Bees visit this plant, and a systemic insecticide reaches its nectar and pollen.',
+    );
   }
   return inBloom(context)
-    ? forbid('The plant is in flower: nothing that kills insects goes on open blossom, for the bees.')
+    ? forbid(
+        'The plant is in flower: nothing that kills insects goes on open blossom, for the bees.',
+      )
     : caution('Never on open blossom; spray in the evening when bees are home.');
 };
 
@@ -111,28 +121,46 @@ export const OIL_LIMIT_CELSIUS = 32;
 /** Oils and soaps burn leaves in heat and on thirsty plants. */
 export const oilInHeat: SafetyRule = ({ treatment }, { reported, almanac, today }) => {
   if (!treatment.oilOrSoap) return ALLOW;
-  if (reported.has(SAFETY_FINDINGS.heat) || almanac.normalOn(today).maxCelsius >= OIL_LIMIT_CELSIUS) {
-    return forbid(`Oils and soaps burn leaves above about ${OIL_LIMIT_CELSIUS} C (90 F); wait for cooler days.`);
+  if (
+    reported.has(SAFETY_FINDINGS.heat) ||
+    almanac.normalOn(today).maxCelsius >= OIL_LIMIT_CELSIUS
+  ) {
+    return forbid(
+      `Oils and soaps burn leaves above about ${OIL_LIMIT_CELSIUS} C (90 F); wait for cooler days.`,
+    );
   }
-  if (reported.has(SAFETY_FINDINGS.dry)) return forbid('Oils and soaps burn the leaves of a thirsty plant; water first.');
-  return caution(`Not above ${OIL_LIMIT_CELSIUS} C (90 F), and not on a thirsty plant. Try it on a few leaves first.`);
+  if (reported.has(SAFETY_FINDINGS.dry))
+    return forbid('Oils and soaps burn the leaves of a thirsty plant; water first.');
+  return caution(
+    `Not above ${OIL_LIMIT_CELSIUS} C (90 F), and not on a thirsty plant. Try it on a few leaves first.`,
+  );
 };
 
 /** Work high in a tree is an arborist's. */
 export const tallTrees: SafetyRule = ({ treatment }, { traits, reported }) => {
   if (treatment.who === 'arborist') {
-    return { kind: 'refer', to: 'a certified arborist', text: 'This is work for a certified arborist.' };
+    return {
+      kind: 'refer',
+      to: 'a certified arborist',
+      text: 'This is work for a certified arborist.',
+    };
   }
   const tall = traits.tall === true || reported.has(SAFETY_FINDINGS.tall);
   return treatment.aloft && tall
-    ? caution('Only what you reach with both feet on the ground; ladder and saw work is for a certified arborist.')
+    ? caution(
+        'Only what you reach with both feet on the ground; ladder and saw work is for a certified arborist.',
+      )
     : ALLOW;
 };
 
 /** Wild animals: the law of the place decides on trapping and release. */
 export const wildAnimals: SafetyRule = ({ treatment }) =>
   treatment.who === 'wildlife'
-    ? { kind: 'refer', to: 'the local wildlife office', text: 'Local wildlife law decides whether animals may be trapped or moved.' }
+    ? {
+        kind: 'refer',
+        to: 'the local wildlife office',
+        text: 'Local wildlife law decides whether animals may be trapped or moved.',
+      }
     : ALLOW;
 
 /** What can hurt a dog, a cat or a child is not offered where they are about. */
@@ -148,7 +176,9 @@ export const petsAndChildren: SafetyRule = ({ treatment }, { reported }) => {
 /** Label first, on every product. */
 export const labelDecides: SafetyRule = ({ treatment }) =>
   isPesticide(treatment)
-    ? caution('Use it only if the label names this pest and this plant, at the label rate and no stronger; local rules apply.')
+    ? caution(
+        'Use it only if the label names this pest and this plant, at the label rate and no stronger; local rules apply.',
+      )
     : ALLOW;
 
 /** Days to harvest on food. */

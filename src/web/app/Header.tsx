@@ -1,0 +1,50 @@
+import { Link } from 'react-router';
+import { styled } from 'styled-components';
+import { Button } from '../kit/Button.tsx';
+import { useAppSelector } from '../store/store.ts';
+import { useTheme } from './theme.ts';
+import { longDate } from './dates.ts';
+
+const Bar = styled.header`
+  display: flex;
+  align-items: center;
+  gap: 20px;
+  height: 44px;
+  padding: 0 16px;
+  background: var(--surface);
+  border-bottom: 1px solid var(--hairline);
+`;
+const Brand = styled(Link)`
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font: 700 18px/1 var(--heading);
+  color: var(--ink);
+  text-decoration: none;
+  & img {
+    width: 22px;
+    height: 22px;
+  }
+`;
+const Where = styled.span`
+  color: var(--quiet);
+  margin-left: auto;
+`;
+
+/** The thin bar on top: home, the clinic and its day, the theme. */
+export function Header() {
+  const clinic = useAppSelector((state) => state.desk.clinic);
+  const [theme, turn] = useTheme();
+  return (
+    <Bar>
+      <Brand to="/" aria-label="Sounding, to the Desk">
+        <img src="/mark.svg" alt="" />
+        Sounding
+      </Brand>
+      <Where>{clinic ? `${clinic.name}, ${clinic.region} · ${longDate(clinic.today)}` : ''}</Where>
+      <Button kind="quiet" onPress={turn}>
+        {theme === 'light' ? 'Dark' : 'Light'}
+      </Button>
+    </Bar>
+  );
+}

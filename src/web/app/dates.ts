@@ -1,0 +1,35 @@
+const LONG = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'long',
+  day: 'numeric',
+  month: 'long',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+const SHORT = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const WITH_YEAR = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+
+const at = (isoDay: string): Date => new Date(`${isoDay}T12:00:00Z`);
+
+/** `Saturday 13 June 2026`. */
+export function longDate(isoDay: string): string {
+  return LONG.format(at(isoDay)).replace(',', '');
+}
+
+/** `13 Jun`, with the year when it is not that of `today`. */
+export function shortDate(isoDay: string, today: string): string {
+  return (isoDay.slice(0, 4) === today.slice(0, 4) ? SHORT : WITH_YEAR).format(at(isoDay));
+}
+
+/** Minutes and seconds since a moment, `2:05`; hours when it is long. */
+export function sinceInWords(seconds: number): string {
+  const [hours, minutes] = [Math.floor(seconds / 3600), Math.floor(seconds / 60) % 60];
+  const two = (value: number): string => String(value).padStart(2, '0');
+  return hours > 0
+    ? `${hours}:${two(minutes)}:${two(seconds % 60)}`
+    : `${minutes}:${two(seconds % 60)}`;
+}

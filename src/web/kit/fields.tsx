@@ -1,0 +1,86 @@
+import {
+  Input,
+  Label,
+  RadioButton,
+  RadioField,
+  RadioGroup,
+  TextField,
+} from 'react-aria-components';
+import { styled } from 'styled-components';
+
+const FieldLabel = styled(Label)`
+  display: block;
+  font-size: 13px;
+  color: var(--quiet);
+  margin-bottom: 3px;
+`;
+const Box = styled(Input)`
+  width: 100%;
+  padding: 6px 8px;
+  border: 1px solid var(--hairline);
+  border-radius: 3px;
+  background: var(--surface);
+  color: var(--ink);
+  font: inherit;
+`;
+const Row = styled(TextField)`
+  display: block;
+  & + & {
+    margin-top: 10px;
+  }
+`;
+
+interface FieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly type?: 'text' | 'date';
+  readonly autoFocus?: boolean;
+}
+
+/** One line of text with its label. */
+export function Field({ label, value, onChange, type = 'text', autoFocus = false }: FieldProps) {
+  return (
+    <Row value={value} onChange={onChange} type={type} autoFocus={autoFocus}>
+      <FieldLabel>{label}</FieldLabel>
+      <Box />
+    </Row>
+  );
+}
+
+const Choice = styled(RadioButton)`
+  display: block;
+  padding: 5px 8px;
+  border-left: 3px solid transparent;
+  cursor: pointer;
+  &[data-selected] {
+    border-left-color: var(--teal);
+    background: var(--teal-wash);
+    font-weight: 600;
+  }
+`;
+
+interface ChoicesProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly choices: readonly { readonly id: T; readonly text: string }[];
+  readonly onChange: (value: T) => void;
+}
+
+/** One of a few choices. */
+export function Choices<T extends string>({ label, value, choices, onChange }: ChoicesProps<T>) {
+  const choose = (id: string): void => {
+    const chosen = choices.find((choice) => choice.id === id);
+    if (chosen) onChange(chosen.id);
+  };
+  return (
+    <RadioGroup value={value} onChange={choose}>
+      <FieldLabel>{label}</FieldLabel>
+      {choices.map(({ id, text }) => (
+        <RadioField key={id} value={id}>
+          <Choice>{text}</Choice>
+        </RadioField>
+      ))}
+    </RadioGroup>
+  );
+}

@@ -1,0 +1,131 @@
+import { styled } from 'styled-components';
+import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { shortDate } from '../../app/dates.ts';
+import { ColumnTitle, Quietly } from './layout.ts';
+
+type Advice = ConsultResponse['advice'];
+type Step = Advice['steps'][number];
+
+const Verdict = styled.span<{ $careful: boolean }>`
+  padding: 1px 8px;
+  border-radius: 3px;
+  font: 600 14px/1.5 var(--sans);
+  background: ${({ $careful }) => ($careful ? 'var(--ochre-wash)' : 'var(--teal-wash)')};
+  color: ${({ $careful }) => ($careful ? 'var(--ochre)' : 'var(--teal)')};
+`;
+const Headline = styled.p`
+  font-size: 16px;
+  padding-bottom: 8px;
+`;
+const StepItem = styled.li`
+  display: grid;
+  grid-template-columns: 108px 1fr;
+  gap: 2px 10px;
+  padding: 7px 0;
+  border-top: 1px solid var(--hairline);
+`;
+const When = styled.span`
+  font: 14px/1.4 var(--figures);
+  color: var(--quiet);
+`;
+const Small = styled.ul`
+  grid-column: 2;
+  font-size: 13px;
+  color: var(--ochre);
+`;
+const Note = styled.div`
+  padding: 8px 0;
+  border-top: 1px solid var(--hairline);
+  & h3 {
+    font-size: 14px;
+  }
+  & li,
+  & p {
+    font-size: 14px;
+  }
+`;
+
+const VERDICT_WORDS: Readonly<Record<Advice['verdict'], string>> = {
+  leave: 'Leave it',
+  'act-now': 'Act now',
+  wait: 'Wait for the window',
+  'too-late': 'Too late this year',
+  'find-out': 'Find out first',
+  professional: 'Call a professional',
+};
+const CAREFUL: readonly Advice['verdict'][] = ['find-out', 'too-late', 'professional', 'wait'];
+
+function whenOf({ when }: Step, today: string): string {
+  if (when.from <= today) return when.to === null ? 'Now' : `Now, to ${shortDate(when.to, today)}`;
+  return when.to === null
+    ? `From ${shortDate(when.from, today)}`
+    : `${shortDate(when.from, today)} – ${shortDate(when.to, today)}`;
+}
+
+function Steps({ steps, today }: { readonly steps: readonly Step[]; readonly today: string }) {
+  return (
+    <ol>
+      {steps.map((step) => (
+        <StepItem key={step.id}>
+          <When title={step.when.note}>{whenOf(step, today)}</When>
+          <span>{step.text}</span>
+          {step.cautions.length > 0 && (
+            <Small>
+              {step.cautions.map((caution) => (
+                <li key={caution}>Mind: {caution}</li>
+              ))}
+            </Small>
+          )}
+        </StepItem>
+      ))}
+    </ol>
+  );
+}
+
+interface AdvicePanelProps {
+  readonly answer: ConsultResponse | null;
+  readonly today: string;
+}
+
+/** The advice so far: a sentence to say aloud, dated steps, cautions, and what not to do. */
+export function AdvicePanel({ answer, today }: AdvicePanelProps) {
+  if (!answer) return null;
+  const { verdict, headline, steps, cautions, refer, notDoing, lookAgain } = answer.advice;
+  return (
+    <section aria-label="Advice so far">
+      <ColumnTitle>
+        Advice so far
+        <Verdict $careful={CAREFUL.includes(verdict)}>{VERDICT_WORDS[verdict]}</Verdict>
+      </ColumnTitle>
+      <Headline>{headline}</Headline>
+      <Steps steps={steps} today={today} />
+      {notDoing.length > 0 && (
+        <Note>
+          <h3>Not doing</h3>
+          <ul>
+            {notDoing.map(({ text, why }) => (
+              <li key={text}>
+                {text}: {why}
+              </li>
+            ))}
+          </ul>
+        </Note>
+      )}
+      {refer.length > 0 && (
+        <Note>
+          <h3>Refer to</h3>
+          <p>{refer.join(', ')}</p>
+        </Note>
+      )}
+      <Note>
+        {cautions.map((caution) => (
+          <p key={caution}>{caution}</p>
+        ))}
+        <p>
+          Look again about {shortDate(lookAgain, today)}.{' '}
+          <Quietly>Library {answer.knowledge.version.slice(0, 8)}</Quietly>
+        </p>
+      </Note>
+    </section>
+  );
+}

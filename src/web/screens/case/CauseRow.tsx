@@ -1,0 +1,155 @@
+import { Button } from 'react-aria-components';
+import { styled } from 'styled-components';
+import type { ConsultResponse } from '../../../contracts/consult.ts';
+
+type Cause = ConsultResponse['causes'][number];
+
+const Row = styled.li`
+  border-bottom: 1px solid var(--hairline);
+`;
+const Face = styled(Button)`
+  display: grid;
+  grid-template-columns: 1fr 88px 4.2em;
+  align-items: center;
+  gap: 10px;
+  width: 100%;
+  padding: 7px 4px;
+  border: 0;
+  background: transparent;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+  &[data-hovered] {
+    background: var(--sunk);
+  }
+  &[aria-expanded='true'] b {
+    color: var(--teal);
+  }
+`;
+const Still = styled(Face).attrs({ as: 'div' })`
+  cursor: default;
+  color: var(--quiet);
+`;
+const Names = styled.span`
+  min-width: 0;
+  & b {
+    display: block;
+    font-weight: 600;
+  }
+  & i {
+    font-size: 13px;
+    color: var(--quiet);
+  }
+`;
+const Bar = styled.span`
+  height: 8px;
+  border-left: 1px solid var(--ink);
+  background: linear-gradient(var(--hairline), var(--hairline)) 0 50% / 100% 1px no-repeat;
+  & span {
+    display: block;
+    height: 8px;
+    background: var(--ink);
+  }
+`;
+const Share = styled.span`
+  font-family: var(--figures);
+  text-align: right;
+`;
+const Detail = styled.div`
+  padding: 2px 4px 12px;
+  display: grid;
+  gap: 8px;
+`;
+const Reasons = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 14px;
+  & td {
+    padding: 2px 0;
+    vertical-align: top;
+  }
+  & td:last-child {
+    font-family: var(--figures);
+    text-align: right;
+    white-space: nowrap;
+  }
+`;
+
+function shareInWords(probability: number): string {
+  if (probability < 0.005) return '<1 %';
+  if (probability > 0.99) return '>99 %';
+  return `${Math.round(probability * 100)} %`;
+}
+
+const signed = (value: number): string =>
+  `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(0)} dB`;
+
+function CauseDetail({ cause }: { readonly cause: Cause }) {
+  const reasons = [...cause.for, ...cause.against];
+  return (
+    <Detail>
+      <p>{cause.say}</p>
+      {reasons.length > 0 ? (
+        <Reasons>
+          <caption hidden>What speaks for and against {cause.name}, in decibans</caption>
+          <tbody>
+            {reasons.map(({ finding, label, decibans }) => (
+              <tr key={finding}>
+                <td>
+                  {decibans > 0 ? 'For: ' : 'Against: '}
+                  {label}
+                </td>
+                <td>{signed(decibans)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Reasons>
+      ) : (
+        <p>Nothing said so far speaks for or against it; it stands here because it is common.</p>
+      )}
+      {cause.lookAlikes.map(({ id, name, tells }) => (
+        <p key={id}>
+          <b>Not {name.toLowerCase()}?</b> {tells}
+        </p>
+      ))}
+    </Detail>
+  );
+}
+
+interface CauseRowProps {
+  readonly name: string;
+  readonly probability: number;
+  /** Null for the two rows that are no cause of the library. */
+  readonly cause: Cause | null;
+  readonly open: boolean;
+  readonly onToggle: (() => void) | null;
+}
+
+/** One cause with its share; opened it shows its reasons. */
+export function CauseRow({ name, probability, cause, open, onToggle }: CauseRowProps) {
+  const face = (
+    <>
+      <Names>
+        <b>{name}</b>
+        {cause?.scientificName && <i>{cause.scientificName}</i>}
+      </Names>
+      <Bar aria-hidden>
+        <span style={{ width: `${probability * 100}%` }} />
+      </Bar>
+      <Share>{shareInWords(probability)}</Share>
+    </>
+  );
+  return (
+    <Row>
+      {onToggle ? (
+        <Face onPress={onToggle} aria-expanded={open}>
+          {face}
+        </Face>
+      ) : (
+        <Still>{face}</Still>
+      )}
+      {open && cause && <CauseDetail cause={cause} />}
+    </Row>
+  );
+}

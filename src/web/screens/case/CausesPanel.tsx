@@ -1,0 +1,69 @@
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { Notice } from '../../kit/Notice.tsx';
+import { CauseRow } from './CauseRow.tsx';
+import { Column, ColumnTitle, Quietly } from './layout.ts';
+
+const Rows = styled.ol`
+  border-top: 2px solid var(--ink);
+`;
+
+interface CausesPanelProps {
+  readonly answer: ConsultResponse | null;
+  /** Ranking without one piece of evidence, while it is pointed at. */
+  readonly without: ConsultResponse | null;
+}
+
+const CAUSES_LISTED = 7;
+
+/** Pseudo-causes that are always in the list. */
+function always(answer: ConsultResponse) {
+  return [
+    { id: 'nothing-wrong', name: 'Nothing wrong', probability: answer.nothingWrong },
+    { id: 'not-in-library', name: 'Not in our library', probability: answer.unexplained },
+  ];
+}
+
+/** The causes by their share, always with "nothing wrong" and "not in our library". */
+export function CausesPanel({ answer, without }: CausesPanelProps) {
+  const [open, setOpen] = useState<string | null>(null);
+  const shown = without ?? answer;
+  const leading = answer?.causes[0]?.id ?? null;
+  const show = (id: string) => () => setOpen(id);
+  return (
+    <Column aria-label="Causes">
+      <ColumnTitle>
+        Causes{' '}
+        <Quietly>
+          {without ? 'as they would stand without that' : 'share of the evidence, not a proof'}
+        </Quietly>
+      </ColumnTitle>
+      {!shown && <Notice>Loading the library.</Notice>}
+      {shown && (
+        <Rows>
+          {shown.causes.slice(0, CAUSES_LISTED).map((cause) => (
+            <CauseRow
+              key={cause.id}
+              name={cause.name}
+              probability={cause.probability}
+              cause={cause}
+              open={(open ?? leading) === cause.id}
+              onToggle={show((open ?? leading) === cause.id ? '' : cause.id)}
+            />
+          ))}
+          {always(shown).map(({ id, name, probability }) => (
+            <CauseRow
+              key={id}
+              name={name}
+              probability={probability}
+              cause={null}
+              open={false}
+              onToggle={null}
+            />
+          ))}
+        </Rows>
+      )}
+    </Column>
+  );
+}

@@ -1,0 +1,148 @@
+import { styled } from 'styled-components';
+import type { CasePlant } from '../../../contracts/cases.ts';
+import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { Button } from '../../kit/Button.tsx';
+import { Key } from '../../kit/Key.tsx';
+import { listEvidence, type Evidence } from './evidence.ts';
+import { Column, ColumnTitle, Quietly } from './layout.ts';
+import { MarkedText, type Mark } from './MarkedText.tsx';
+import { useHappen } from './useCase.ts';
+
+const Part = styled.h3`
+  font-size: 13px;
+  font-weight: 500;
+  color: var(--quiet);
+  padding: 8px 0 2px;
+`;
+const Item = styled.li`
+  display: flex;
+  align-items: center;
+  gap: 2px;
+  padding: 3px 0;
+  border-top: 1px solid var(--hairline);
+  & > span {
+    margin-right: auto;
+  }
+  &[data-state='dropped'] > span {
+    color: var(--quiet);
+    text-decoration: line-through;
+  }
+`;
+const Sign = styled.b`
+  font-family: var(--figures);
+  font-weight: 500;
+  display: inline-block;
+  width: 3.6em;
+  font-size: 13px;
+`;
+
+const PART_WORDS: Readonly<Record<string, string>> = {
+  whole: 'Whole plant',
+  leaf: 'Leaves',
+  needle: 'Needles',
+  flower: 'Flowers',
+  fruit: 'Fruit',
+  stem: 'Stems',
+  trunk: 'Trunk and bark',
+  root: 'Roots',
+  bulb: 'Bulb',
+  soil: 'Soil and pot',
+  turf: 'Turf',
+  around: 'Around it',
+  history: 'What happened',
+  answered: 'Answered',
+};
+const STATE_WORDS = { said: 'yes', denied: 'no', doubted: 'unsure', dropped: 'left out' } as const;
+
+function byPart(list: readonly Evidence[]): [string, Evidence[]][] {
+  const parts = new Map<string, Evidence[]>();
+  for (const one of list) parts.set(one.part, [...(parts.get(one.part) ?? []), one]);
+  const order = Object.keys(PART_WORDS);
+  return [...parts].sort(([a], [b]) => order.indexOf(a) - order.indexOf(b));
+}
+
+function EvidenceItem({ plant, one }: { readonly plant: CasePlant; readonly one: Evidence }) {
+  const happen = useHappen();
+  const { finding, label, state } = one;
+  const set = (value: boolean | 'unknown', sure: number) => () =>
+    happen({ kind: 'answer-given', plantId: plant.id, answer: { finding, value, sure } });
+  const undo = (): void => happen({ kind: 'answer-withdrawn', plantId: plant.id, finding });
+  return (
+    <Item data-state={state}>
+      <Sign>{STATE_WORDS[state]}</Sign>
+      <span>{label}</span>
+      {one.byHand ? (
+        <Button kind="quiet" onPress={undo} aria-label={`Undo: ${label}`}>
+          Undo
+        </Button>
+      ) : (
+        <>
+          <Button
+            kind="quiet"
+            onPress={set(state === 'denied', 0.9)}
+            aria-label={`Turn round: ${label}`}
+          >
+            {state === 'denied' ? 'Yes' : 'No'}
+          </Button>
+          <Button
+            kind="quiet"
+            onPress={set(state !== 'denied', 0.4)}
+            aria-label={`Not sure: ${label}`}
+          >
+            Unsure
+          </Button>
+          <Button kind="quiet" onPress={set('unknown', 1)} aria-label={`Leave out: ${label}`}>
+            Drop
+          </Button>
+        </>
+      )}
+    </Item>
+  );
+}
+
+function marksOf(plant: CasePlant, answer: ConsultResponse | null): readonly Mark[] {
+  if (!answer) return [];
+  const states = new Map(listEvidence(plant, answer).map(({ finding, state }) => [finding, state]));
+  return answer.heard.flatMap(({ finding, span: [start, end] }): Mark[] => {
+    const state = states.get(finding) ?? 'said';
+    return state === 'dropped' ? [] : [{ start, end, tone: state }];
+  });
+}
+
+interface HeardPanelProps {
+  readonly plant: CasePlant;
+  readonly answer: ConsultResponse | null;
+}
+
+/** The enquirer's words, what was understood of them, and one press to correct it. */
+export function HeardPanel({ plant, answer }: HeardPanelProps) {
+  const happen = useHappen();
+  const list = answer ? listEvidence(plant, answer) : [];
+  return (
+    <Column aria-label="Heard">
+      <ColumnTitle>
+        Heard{' '}
+        <Quietly>
+          {list.length === 0 ? 'nothing understood yet' : `${list.length} understood`}
+        </Quietly>
+        <Key>Alt W</Key>
+      </ColumnTitle>
+      <MarkedText
+        label="The enquirer's words"
+        value={plant.words}
+        marks={marksOf(plant, answer)}
+        onChange={(words) => happen({ kind: 'words-set', plantId: plant.id, words })}
+      />
+      {byPart(list).map(([part, items]) => (
+        <div key={part}>
+          <Part>{PART_WORDS[part] ?? part}</Part>
+          <ul>
+            {items.map((one) => (
+              <EvidenceItem key={one.finding} plant={plant} one={one} />
+            ))}
+          </ul>
+        </div>
+      ))}
+    </Column>
+  );
+}

@@ -1,0 +1,79 @@
+import { useEffect, useState } from 'react';
+import {
+  Input,
+  Label,
+  ListBox,
+  ListBoxItem,
+  SearchField,
+  Autocomplete,
+  useFilter,
+} from 'react-aria-components';
+import { styled } from 'styled-components';
+import { Button } from '../../kit/Button.tsx';
+import { consultant } from '../../workers/consultClient.ts';
+import type { PlantChoice } from '../../workers/messages.ts';
+
+const Search = styled(Input)`
+  width: 100%;
+  padding: 6px 8px;
+  border: 1px solid var(--hairline);
+  border-radius: 3px;
+  background: var(--surface);
+  color: var(--ink);
+  font: inherit;
+`;
+const List = styled(ListBox<PlantChoice>)`
+  max-height: 240px;
+  overflow: auto;
+  margin: 8px 0;
+`;
+const Item = styled(ListBoxItem)`
+  padding: 4px 8px;
+  cursor: pointer;
+  &[data-focused],
+  &[data-hovered] {
+    background: var(--teal-wash);
+  }
+  & i {
+    color: var(--quiet);
+    font-size: 13px;
+  }
+`;
+
+interface PlantChooserProps {
+  readonly fromWords: boolean;
+  readonly onChoose: (plant: string | null) => void;
+}
+
+/** Finds a plant of the library by its common or scientific name. */
+export function PlantChooser({ fromWords, onChoose }: PlantChooserProps) {
+  const [plants, setPlants] = useState<readonly PlantChoice[]>([]);
+  const { contains } = useFilter({ sensitivity: 'base' });
+  useEffect(() => {
+    consultant.plants().then(setPlants, () => setPlants([]));
+  }, []);
+  return (
+    <>
+      <Autocomplete filter={contains}>
+        <SearchField autoFocus>
+          <Label>Which plant</Label>
+          <Search />
+        </SearchField>
+        <List
+          aria-label="Plants"
+          items={plants}
+          renderEmptyState={() =>
+            'No plant of that name. Take a group such as "tree" and describe it.'
+          }
+        >
+          {({ id, name, scientific }: PlantChoice) => (
+            <Item id={id} textValue={`${name} ${scientific ?? ''}`} onAction={() => onChoose(id)}>
+              {name} <i>{scientific ?? ''}</i>
+            </Item>
+          )}
+        </List>
+      </Autocomplete>
+      {!fromWords && <Button onPress={() => onChoose(null)}>Take it from the words</Button>}
+    </>
+  );
+}

@@ -1,0 +1,178 @@
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import type { CasePlant, CaseRecord } from '../../../contracts/cases.ts';
+import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { longDate } from '../../app/dates.ts';
+import { Button } from '../../kit/Button.tsx';
+import { Chip } from '../../kit/Chip.tsx';
+import { Choices, Field } from '../../kit/fields.tsx';
+import { Clock } from './Clock.tsx';
+import { PlantChooser } from './PlantChooser.tsx';
+import { SavedMark } from './SavedMark.tsx';
+import { useHappen } from './useCase.ts';
+
+const Bar = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  background: var(--surface);
+  border-bottom: 1px solid var(--hairline);
+  min-height: 40px;
+  padding: 0 8px;
+`;
+const End = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-left: auto;
+  padding: 4px 8px;
+`;
+
+const CHANNELS = [
+  { id: 'phone', text: 'By telephone' },
+  { id: 'walk-in', text: 'At the desk' },
+  { id: 'email', text: 'By email' },
+  { id: 'text', text: 'By text message' },
+] as const;
+const APPROACHES = [
+  { id: 'leave', text: 'Leave alone where possible' },
+  { id: 'organic', text: 'Organic only' },
+  { id: 'integrated', text: 'Whatever works' },
+] as const;
+
+function textOf<T extends string>(
+  list: readonly { readonly id: T; readonly text: string }[],
+  id: T,
+): string {
+  return list.find((one) => one.id === id)?.text ?? id;
+}
+
+function degrees(value: number, positive: string, negative: string): string {
+  return `${Math.abs(value).toFixed(1)}° ${value >= 0 ? positive : negative}`;
+}
+
+function EnquirerChip({ record }: { readonly record: CaseRecord }) {
+  const happen = useHappen();
+  const { name, contact } = record.enquirer;
+  return (
+    <Chip name="Who" value={name || 'name not taken'}>
+      {() => (
+        <>
+          <Field
+            label="Name"
+            value={name}
+            autoFocus
+            onChange={(to) => happen({ kind: 'enquirer-set', name: to, contact })}
+          />
+          <Field
+            label="How to reach them"
+            value={contact}
+            onChange={(to) => happen({ kind: 'enquirer-set', name, contact: to })}
+          />
+        </>
+      )}
+    </Chip>
+  );
+}
+
+function PlaceForm({ plant, close }: { readonly plant: CasePlant; readonly close: () => void }) {
+  const happen = useHappen();
+  const [lat, setLat] = useState(String(plant.place.lat));
+  const [lon, setLon] = useState(String(plant.place.lon));
+  const place = { lat: Number(lat), lon: Number(lon) };
+  const good =
+    lat.trim() !== '' &&
+    lon.trim() !== '' &&
+    Math.abs(place.lat) <= 90 &&
+    Math.abs(place.lon) <= 180;
+  const save = (): void => {
+    happen({ kind: 'place-set', plantId: plant.id, place });
+    close();
+  };
+  return (
+    <>
+      <Field label="Latitude, south is negative" value={lat} autoFocus onChange={setLat} />
+      <Field label="Longitude, west is negative" value={lon} onChange={setLon} />
+      <p>{good ? '' : 'Latitude is a number from -90 to 90, longitude from -180 to 180.'}</p>
+      <Button kind="main" isDisabled={!good} onPress={save}>
+        Use this place
+      </Button>
+    </>
+  );
+}
+
+interface StripProps {
+  readonly record: CaseRecord;
+  readonly plant: CasePlant;
+  readonly answer: ConsultResponse | null;
+}
+
+/** Who, which plant, where, when: each a chip that opens in place. */
+export function Strip({ record, plant, answer }: StripProps) {
+  const happen = useHappen();
+  const { id: plantId, place, date, approach } = plant;
+  const known = answer?.plant ?? null;
+  const closed = record.status === 'closed';
+  return (
+    <Bar>
+      <EnquirerChip record={record} />
+      <Chip name="Came" value={textOf(CHANNELS, record.channel)}>
+        {() => (
+          <Choices
+            label="How they reached us"
+            value={record.channel}
+            choices={CHANNELS}
+            onChange={(channel) => happen({ kind: 'channel-set', channel })}
+          />
+        )}
+      </Chip>
+      <Chip
+        name="Plant"
+        value={known ? `${known.name}${plant.plant === null ? ' (heard)' : ''}` : 'not known yet'}
+      >
+        {(close) => (
+          <PlantChooser
+            fromWords={plant.plant === null}
+            onChoose={(chosen) => {
+              happen({ kind: 'plant-chosen', plantId, plant: chosen });
+              close();
+            }}
+          />
+        )}
+      </Chip>
+      <Chip name="Place" value={`${degrees(place.lat, 'N', 'S')} ${degrees(place.lon, 'E', 'W')}`}>
+        {(close) => <PlaceForm plant={plant} close={close} />}
+      </Chip>
+      <Chip name="Day" value={longDate(date)}>
+        {() => (
+          <Field
+            label="Day of the enquiry"
+            type="date"
+            value={date}
+            onChange={(to) => to !== '' && happen({ kind: 'date-set', plantId, date: to })}
+          />
+        )}
+      </Chip>
+      <Chip name="Approach" value={textOf(APPROACHES, approach)}>
+        {() => (
+          <Choices
+            label="How they want to garden"
+            value={approach}
+            choices={APPROACHES}
+            onChange={(to) => happen({ kind: 'approach-set', plantId, approach: to })}
+          />
+        )}
+      </Chip>
+      <End>
+        <SavedMark />
+        <Clock since={record.openedAt} running={!closed} />
+        <Button
+          kind="quiet"
+          onPress={() => happen({ kind: 'status-set', status: closed ? 'open' : 'closed' })}
+        >
+          {closed ? 'Open again' : 'Close case'}
+        </Button>
+      </End>
+    </Bar>
+  );
+}

@@ -1,0 +1,39 @@
+import { styled } from 'styled-components';
+
+/** The three columns of the case page; each scrolls on its own, the page does not. */
+export const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(270px, 340px) 84px minmax(300px, 1fr) minmax(340px, 440px);
+  min-height: 0;
+  background: var(--surface);
+  @media (max-width: 1000px) {
+    display: block;
+    overflow: auto;
+  }
+`;
+
+export const Column = styled.section`
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  overflow: auto;
+  padding: 12px 16px;
+  border-right: 1px solid var(--hairline);
+  &:last-child {
+    border-right: 0;
+  }
+`;
+
+export const ColumnTitle = styled.h2`
+  display: flex;
+  align-items: baseline;
+  gap: 10px;
+  font-size: 16px;
+  padding-bottom: 8px;
+`;
+
+export const Quietly = styled.span`
+  color: var(--quiet);
+  font-size: 13px;
+  font-weight: 400;
+`;

@@ -1,0 +1,109 @@
+import { Link } from 'react-router';
+import { styled } from 'styled-components';
+import type { CaseSummary } from '../../../contracts/cases.ts';
+import { shortDate } from '../../app/dates.ts';
+import { Notice } from '../../kit/Notice.tsx';
+
+const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  table-layout: fixed;
+  background: var(--surface);
+  border-top: 2px solid var(--ink);
+  & th {
+    text-align: left;
+    font-weight: 500;
+    font-size: 13px;
+    color: var(--quiet);
+    padding: 6px 10px;
+    border-bottom: 1px solid var(--hairline);
+  }
+  & td {
+    padding: 9px 10px;
+    border-bottom: 1px solid var(--hairline);
+    vertical-align: top;
+  }
+  & tr:hover td {
+    background: var(--sunk);
+  }
+  & a {
+    font-weight: 600;
+  }
+`;
+const Figures = styled.td`
+  font-family: var(--figures);
+  white-space: nowrap;
+`;
+const Words = styled.td`
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+`;
+const Area = styled.section`
+  min-width: 0;
+`;
+
+const STATUS_WORDS = { open: 'Open', waiting: 'To call back', closed: 'Closed' } as const;
+const CHANNEL_WORDS = {
+  phone: 'Phone',
+  email: 'Email',
+  'walk-in': 'At the desk',
+  text: 'Text',
+} as const;
+
+interface CaseTableProps {
+  readonly cases: readonly CaseSummary[] | null;
+  readonly closed: boolean;
+  readonly today: string;
+}
+
+/** The queue, the newest enquiry on top. */
+export function CaseTable({ cases, closed, today }: CaseTableProps) {
+  if (!cases) return <Notice>Reading the queue.</Notice>;
+  if (cases.length === 0) {
+    return (
+      <Notice>
+        {closed
+          ? 'No case has been closed yet.'
+          : 'Nobody is waiting. Press N when the telephone rings.'}
+      </Notice>
+    );
+  }
+  return (
+    <Area>
+      <Table>
+        <caption hidden>{closed ? 'Closed cases' : 'Open cases'}</caption>
+        <colgroup>
+          <col style={{ width: 58 }} />
+          <col style={{ width: 170 }} />
+          <col />
+          <col style={{ width: 104 }} />
+          <col style={{ width: 110 }} />
+        </colgroup>
+        <thead>
+          <tr>
+            <th scope="col">No.</th>
+            <th scope="col">Enquirer</th>
+            <th scope="col">In their words</th>
+            <th scope="col">Came by</th>
+            <th scope="col">State</th>
+          </tr>
+        </thead>
+        <tbody>
+          {cases.map((one) => (
+            <tr key={one.id}>
+              <Figures>{one.number}</Figures>
+              <td>
+                <Link to={`/case/${one.id}`}>{one.enquirer || 'Name not taken'}</Link>
+                <div>{today && shortDate(one.openedAt.slice(0, 10), today)}</div>
+              </td>
+              <Words title={one.words}>{one.words || 'Nothing written down yet'}</Words>
+              <td>{CHANNEL_WORDS[one.channel]}</td>
+              <td>{STATUS_WORDS[one.status]}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </Area>
+  );
+}

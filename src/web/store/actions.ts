@@ -1,0 +1,28 @@
+import { api } from './api.ts';
+import { caseLoaded, loadFailed } from './caseSlice.ts';
+import { casesRead, clinicRead, deskFailed } from './deskSlice.ts';
+import { loadOutbox } from './outbox.ts';
+import type { Dispatch } from './store.ts';
+
+/** Reads the clinic and the queue of the Desk. */
+export async function loadDesk(dispatch: Dispatch, closed: boolean): Promise<void> {
+  const [clinic, cases] = await Promise.all([api.clinic(), api.cases(closed)]);
+  if (clinic.ok) dispatch(clinicRead(clinic.value));
+  if (cases.ok) dispatch(casesRead(cases.value));
+  else dispatch(deskFailed(cases.error.problem));
+}
+
+/** Opens a case with what this device still keeps of it. */
+export async function loadCase(dispatch: Dispatch, id: string): Promise<void> {
+  const record = await api.readCase(id);
+  if (record.ok) dispatch(caseLoaded({ record: record.value, outbox: loadOutbox(id) }));
+  else dispatch(loadFailed(record.error.problem));
+}
+
+/** Makes a new case; returns its id, or null when the server does not answer. */
+export async function makeCase(dispatch: Dispatch): Promise<string | null> {
+  const record = await api.openCase(crypto.randomUUID());
+  if (record.ok) return record.value.id;
+  dispatch(deskFailed(record.error.problem));
+  return null;
+}

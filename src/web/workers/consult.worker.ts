@@ -1,0 +1,27 @@
+import { answerConsult } from '../../contracts/answerConsult.ts';
+import { createConsultant } from '../../core/consult.ts';
+import { compileLibrary } from '../../core/knowledge/compile.ts';
+import type { FromWorker, ToWorker } from './messages.ts';
+
+let answer: ((body: unknown) => ReturnType<typeof answerConsult>) | null = null;
+
+const send = (message: FromWorker): void => self.postMessage(message);
+
+self.onmessage = ({ data }: MessageEvent<ToWorker>): void => {
+  switch (data.kind) {
+    case 'library': {
+      const compiled = compileLibrary(data.library);
+      const consultant = createConsultant(compiled);
+      answer = (body) => answerConsult(compiled, consultant, body);
+      const plants = [...compiled.plants.values()].map(({ id, name, scientific }) => ({
+        id,
+        name,
+        scientific: scientific ?? null,
+      }));
+      send({ kind: 'ready', plants });
+      return;
+    }
+    case 'ask':
+      if (answer) send({ kind: 'answer', id: data.id, result: answer(data.body) });
+  }
+};

@@ -1,0 +1,25 @@
+import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
+import type { Problem } from '../../contracts/problem.ts';
+import type { Library } from '../../core/knowledge/schema/library.ts';
+import type { Result } from '../../core/result.ts';
+
+/** A plant to choose from. */
+export interface PlantChoice {
+  readonly id: string;
+  readonly name: string;
+  readonly scientific: string | null;
+}
+
+/** What the page tells the worker. */
+export type ToWorker =
+  | { readonly kind: 'library'; readonly library: Library }
+  | { readonly kind: 'ask'; readonly id: number; readonly body: ConsultRequest };
+
+/** What the worker tells the page. */
+export type FromWorker =
+  | { readonly kind: 'ready'; readonly plants: readonly PlantChoice[] }
+  | {
+      readonly kind: 'answer';
+      readonly id: number;
+      readonly result: Result<ConsultResponse, Problem>;
+    };
