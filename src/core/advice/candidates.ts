@@ -24,8 +24,9 @@ export interface Candidate {
   readonly burden: number;
 }
 
-/** Suspects below this probability do not shape the plan. */
-const LEAST_PROBABILITY = 0.08;
+/** Suspects below this probability, or below this share of the likeliest one's, do not shape the plan. */
+const LEAST_PROBABILITY = 0.1;
+const LEAST_SHARE_OF_LEADER = 0.25;
 
 /** Loss in points if a cause is left alone; looks count half, harm to people double. */
 export function harmPoints(harm: Harm): number {
@@ -35,13 +36,15 @@ export function harmPoints(harm: Harm): number {
 
 /** Causes likely enough to plan for, the likeliest first. */
 export function suspectsOf(network: Network, posterior: Posterior): readonly Suspect[] {
+  const leader = posterior.causes.reduce((a, b) => Math.max(a, b), 0);
+  const least = Math.max(LEAST_PROBABILITY, LEAST_SHARE_OF_LEADER * leader);
   return network.causes
     .map((cause, i) => ({
       cause,
       probability: posterior.causes[i] ?? 0,
       harm: harmPoints(cause.harm),
     }))
-    .filter(({ probability }) => probability >= LEAST_PROBABILITY)
+    .filter(({ probability }) => probability >= least)
     .sort((a, b) => b.probability - a.probability);
 }
 

@@ -143,17 +143,20 @@ export function planAdvice(
     verdict,
     headline: headlineOf(verdict, lead, named, chosen, today),
     steps,
-    cautions: [
-      channelCaution(context.channel),
-      ...poison(context),
-      ...named.flatMap(({ cautions }) => cautions),
-    ],
+    cautions: planCautions(context, named, chosen),
     refer: [...new Set(chosen.flatMap(({ referTo }) => referTo))],
     notDoing: notDoing(named, hidden),
     lookAgain: lookAgainOn(lead, verdict, chosen, today),
   };
 }
 
-function poison(context: AdviceContext): string[] {
-  return context.traits.poisonous === true ? [STANDING.poisonous] : [];
+function planCautions(
+  context: AdviceContext,
+  named: readonly Cause[],
+  chosen: readonly Chosen[],
+): readonly string[] {
+  const poisonous = context.traits.poisonous === true ? [STANDING.poisonous] : [];
+  const ofCauses = named.flatMap(({ cautions }) => cautions);
+  const ofSteps = chosen.flatMap(({ standing }) => standing);
+  return [...new Set([channelCaution(context.channel), ...poisonous, ...ofCauses, ...ofSteps])];
 }

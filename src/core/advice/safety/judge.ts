@@ -6,6 +6,8 @@ import { SAFETY_RULES } from './rules.ts';
 export interface Judged {
   readonly candidate: Candidate;
   readonly cautions: readonly string[];
+  /** Cautions for the whole plan. */
+  readonly standing: readonly string[];
   readonly referTo: readonly string[];
   /** Why it must not be recommended; null when it may. */
   readonly forbidden: string | null;
@@ -14,6 +16,7 @@ export interface Judged {
 /** Puts a candidate before every rule. The first that forbids decides; cautions add up. */
 export function judge(candidate: Candidate, context: AdviceContext): Judged {
   const cautions = [...candidate.treatment.cautions];
+  const standing: string[] = [];
   const referTo: string[] = [];
   for (const rule of SAFETY_RULES) {
     const ruling = rule(candidate, context);
@@ -23,13 +26,16 @@ export function judge(candidate: Candidate, context: AdviceContext): Judged {
       case 'caution':
         cautions.push(ruling.text);
         break;
+      case 'standing':
+        standing.push(ruling.text);
+        break;
       case 'refer':
         cautions.push(ruling.text);
         referTo.push(ruling.to);
         break;
       case 'forbid':
-        return { candidate, cautions, referTo, forbidden: ruling.why };
+        return { candidate, cautions, standing, referTo, forbidden: ruling.why };
     }
   }
-  return { candidate, cautions, referTo, forbidden: null };
+  return { candidate, cautions, standing, referTo, forbidden: null };
 }

@@ -9,6 +9,8 @@ import type { AdviceContext } from '../context.ts';
 export type Ruling =
   | { readonly kind: 'allow' }
   | { readonly kind: 'caution'; readonly text: string }
+  /** Holds for the whole plan, so it is said once. */
+  | { readonly kind: 'standing'; readonly text: string }
   | { readonly kind: 'refer'; readonly to: string; readonly text: string }
   | { readonly kind: 'forbid'; readonly why: string };
 
@@ -17,6 +19,7 @@ export type SafetyRule = (candidate: Candidate, context: AdviceContext) => Rulin
 
 const ALLOW: Ruling = { kind: 'allow' };
 const caution = (text: string): Ruling => ({ kind: 'caution', text });
+const standing = (text: string): Ruling => ({ kind: 'standing', text });
 const forbid = (why: string): Ruling => ({ kind: 'forbid', why });
 
 const KILLING: readonly ProductClass[] = [
@@ -169,22 +172,22 @@ export const petsAndChildren: SafetyRule = ({ treatment }, { reported }) => {
     return forbid('Not where a pet or a child can get at it.');
   }
   return isPesticide(treatment) || treatment.petHazard
-    ? caution('Keep children and pets away until it is dry or put away.')
+    ? standing('Keep children and pets away from products until it is dry or put away.')
     : ALLOW;
 };
 
 /** Label first, on every product. */
 export const labelDecides: SafetyRule = ({ treatment }) =>
   isPesticide(treatment)
-    ? caution(
-        'Use it only if the label names this pest and this plant, at the label rate and no stronger; local rules apply.',
+    ? standing(
+        'Use a product only if its label names this pest and this plant, at the label rate and no stronger; local rules apply.',
       )
     : ALLOW;
 
 /** Days to harvest on food. */
 export const harvestInterval: SafetyRule = ({ treatment }, { traits }) =>
   isPesticide(treatment) && (traits.edible ?? 'none') !== 'none'
-    ? caution('Keep the days to harvest that the label gives, and wash what you pick.')
+    ? standing('Keep the days to harvest that the label gives, and wash what you pick.')
     : ALLOW;
 
 /** No run-off into water. */

@@ -30,7 +30,10 @@ const Answers = styled.div`
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
-  padding-top: 6px;
+  padding-top: 5px;
+  & button {
+    padding: 2px 10px;
+  }
 `;
 
 const ANSWER_SURE = 0.85;

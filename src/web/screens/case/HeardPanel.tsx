@@ -21,7 +21,8 @@ const Item = styled.li`
   padding: 3px 0;
   border-top: 1px solid var(--hairline);
   & > span {
-    margin-right: auto;
+    flex: 1;
+    text-align: left;
   }
   &[data-state='dropped'] > span {
     color: var(--quiet);
@@ -32,7 +33,8 @@ const Sign = styled.b`
   font-family: var(--figures);
   font-weight: 500;
   display: inline-block;
-  width: 3.6em;
+  flex: none;
+  width: 4.2em;
   font-size: 13px;
 `;
 

@@ -34,10 +34,15 @@ const Figures = styled.td`
   font-family: var(--figures);
   white-space: nowrap;
 `;
-const Words = styled.td`
+const Words = styled.div`
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
   overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+`;
+const Quiet = styled.div`
+  color: var(--quiet);
+  font-size: 14px;
 `;
 const Area = styled.section`
   min-width: 0;
@@ -95,9 +100,11 @@ export function CaseTable({ cases, closed, today }: CaseTableProps) {
               <Figures>{one.number}</Figures>
               <td>
                 <Link to={`/case/${one.id}`}>{one.enquirer || 'Name not taken'}</Link>
-                <div>{today && shortDate(one.openedAt.slice(0, 10), today)}</div>
+                <Quiet>{today && shortDate(one.openedAt.slice(0, 10), today)}</Quiet>
               </td>
-              <Words title={one.words}>{one.words || 'Nothing written down yet'}</Words>
+              <td>
+                <Words>{one.words || 'Nothing written down yet'}</Words>
+              </td>
               <td>{CHANNEL_WORDS[one.channel]}</td>
               <td>{STATUS_WORDS[one.status]}</td>
             </tr>
