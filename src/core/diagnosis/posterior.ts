@@ -52,11 +52,16 @@ function groupNodes(library: Compiled, network: Network, group: string): Finding
     .filter((node) => node !== null);
 }
 
-/** Likelihood of one report under every hypothesis; null when the finding is not in the library. */
+/** Some cause of the host shows the finding. */
+function isRelevant(node: FindingNode): boolean {
+  return node.miss.some((miss) => miss < 1);
+}
+
+/** Likelihood of one report under every hypothesis; null when no cause of the host shows it, as it then tells nothing. */
 export function weigh(library: Compiled, network: Network, report: Report): Weighed | null {
   const node = network.node(report.finding);
   const finding = library.findings.get(report.finding);
-  if (!node || !finding) return null;
+  if (!node || !finding || !isRelevant(node)) return null;
   const members = finding.group === undefined ? [] : groupNodes(library, network, finding.group);
   const present =
     members.length > 1 ? choiceShare(network, node, members) : presence(network, node);

@@ -116,7 +116,7 @@ export function rankQuestions(
   for (const id of open) {
     const finding = library.findings.get(id);
     const node = network.node(id);
-    if (!finding || !node) continue;
+    if (!finding?.askable || !node) continue;
     const group = finding.group === undefined ? undefined : library.groups.get(finding.group);
     if (group === undefined) {
       const worth = worthOf(list, binaryAnswers(network, node, list), finding.seconds);

@@ -36,6 +36,7 @@ export function careFinding(topic: CareTopic): Finding {
     seconds: 5,
     background: 'telltale',
     noticeable: true,
+    askable: false,
     phrases: topic.phrases,
     source: topic.source,
   });

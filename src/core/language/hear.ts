@@ -57,7 +57,7 @@ function toCandidate(
   if (!first || !last) return null;
   return {
     finding: finding.id,
-    value: phrase.negates || !any(stance.denied),
+    value: phrase.negates || stance.denied[Math.max(...positions)] !== true,
     sure: any(stance.doubted) ? DOUBTFUL : SURE,
     span: { start: first.start, end: last.end },
     terms: positions.length,

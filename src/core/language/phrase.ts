@@ -4,7 +4,7 @@ import { stem, stemSet } from './stem.ts';
  * A phrase of the library: words that must stand near each other, in any order.
  *
  * Written as words with blanks between: `leaf @yellow between|amid vein ~8 -powder`.
- * `a|b` is either word, `@class` any word of a class in words.yaml, `~8` the longest stretch in words
+ * `a|b` is either word, `no` or `not` any word of denial, `@class` any word of a class in words.yaml, `~8` the longest stretch in words
  * (default: number of words + 4), `-word` a word that must not stand within the stretch or the two
  * words before it, and a leading `>` asks for the given order. Words are compared by stem.
  */
@@ -40,14 +40,13 @@ export function compileClasses(lists: Readonly<Record<string, readonly string[]>
   return classes;
 }
 
+function wordStems(word: string, classes: WordClasses): readonly string[] {
+  if (word.startsWith('@')) return [...(classes.get(word.slice(1)) ?? [])];
+  return word === 'no' || word === 'not' ? [...NEGATORS] : [stem(word)];
+}
+
 function termStems(term: string, classes: WordClasses): ReadonlySet<string> {
-  return new Set(
-    term
-      .split('|')
-      .flatMap((one) =>
-        one.startsWith('@') ? [...(classes.get(one.slice(1)) ?? [])] : [stem(one)],
-      ),
-  );
+  return new Set(term.split('|').flatMap((word) => wordStems(word, classes)));
 }
 
 /** Reads one phrase. Unknown classes give an empty term, which never matches; the checks of the library report them. */

@@ -20,6 +20,8 @@ const DOUBT = stemSet(
 const THEORY = stemSet(
   'think thought told says said reckon reckons convince wonder suspect blame claim assume figured',
 );
+/** After "she says", these begin a name for the trouble ("it's mites"); other words begin what was seen. */
+const NAMES_CULPRIT = stemSet('it this that mean they them');
 const DENIAL_REACH = 7;
 const DOUBT_REACH = 6;
 const THEORY_REACH = 9;
@@ -85,8 +87,10 @@ function opensDoubt(tokens: readonly Token[], i: number): boolean {
 
 function opensTheory(tokens: readonly Token[], i: number): boolean {
   const [before, here, after] = [stemAt(tokens, i - 1), stemAt(tokens, i), stemAt(tokens, i + 1)];
-  if (THEORY.has(here) || THEORY.has(tokens[i]?.word ?? ''))
-    return !NEGATORS.has(before) || here !== 'think';
+  if (THEORY.has(here))
+    return (
+      !NEGATORS.has(before) && [1, 2, 3].some((step) => NAMES_CULPRIT.has(stemAt(tokens, i + step)))
+    );
   if (here === 'is' && ['it', 'this', 'that'].includes(after)) return true;
   return here === 'must' && ['be', stem('have')].includes(after);
 }

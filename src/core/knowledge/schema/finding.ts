@@ -38,6 +38,8 @@ export const findingSchema = z.strictObject({
   group: idSchema.optional(),
   /** Enquirers mention it unasked when it is there, so silence counts a little against it. */
   noticeable: z.boolean().default(false),
+  /** May be put as a question. */
+  askable: z.boolean().default(true),
   /** Asked for the sake of safe advice, so no cause needs to show it. */
   forAdvice: z.boolean().default(false),
   /** Ways people say it, in the phrase language of language/phrase.ts. */
