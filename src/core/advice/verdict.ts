@@ -38,7 +38,7 @@ export function leadOf(network: Network, posterior: Posterior): Lead | null {
 /** Below this the lead is a guess and the advice is to find out. */
 const LEAST_TO_ADVISE = 0.3;
 /** Share of all the good a plan does that must be possible now, for "act now". */
-const ENOUGH_NOW = 0.3;
+const ENOUGH_NOW = 0.4;
 /** Longest wait for a window that still counts as waiting; beyond it this year is lost. */
 const LONGEST_WAIT_DAYS = 150;
 
