@@ -1,0 +1,109 @@
+import fc from 'fast-check';
+import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
+import { almanacAt, day, findingId, plantId } from '../../../tests/support/setting.ts';
+import type { Report } from './evidence.ts';
+import { buildNetwork, type Network } from './network.ts';
+import { weighAll, withoutImplied, type Posterior } from './posterior.ts';
+
+const library = miniLibrary(
+  [
+    { id: 'general' },
+    { id: 'special', extra: { isA: ['general'], background: 'rare' } },
+    { id: 'other' },
+    { id: 'old', extra: { group: 'age' } },
+    { id: 'new', extra: { group: 'age' } },
+    { id: 'elsewhere' },
+  ],
+  [
+    { id: 'a', findings: { special: 'usual', old: 'nearly-always', other: 'often' } },
+    { id: 'b', findings: { general: 'usual', new: 'nearly-always' }, extra: { leadsTo: ['c'] } },
+    { id: 'c', findings: { other: 'always', old: 'often' } },
+    { id: 'd', findings: { other: 'sometimes' } },
+    { id: 'stranger', findings: { elsewhere: 'always' }, extra: { hosts: { moss: 'usual' } } },
+  ],
+  { 'plants/b.yaml': [{ id: 'moss', name: 'Moss', source: 'judgement' }] },
+);
+const network: Network = buildNetwork(library, plantId('fern'), almanacAt(library, 40), day('2026-06-13'));
+const report = (id: string, value: boolean, sure = 0.9): Report => ({ finding: findingId(id), value, sure });
+const weigh = (...reports: Report[]): Posterior => weighAll(library, network, reports, 0).posterior;
+const chance = (posterior: Posterior, id: string): number => {
+  const position = network.causes.findIndex((cause) => cause.id === id);
+  return posterior.causes[position] ?? NaN;
+};
+
+const reports = fc.array(
+  fc.record({
+    finding: fc.constantFrom(...['general', 'special', 'other', 'old', 'new'].map(findingId)),
+    value: fc.boolean(),
+    sure: fc.double({ min: 0.05, max: 0.99, noNaN: true }),
+  }),
+  { maxLength: 5 },
+);
+
+it('sums to one whatever is reported', () => {
+  fc.assert(
+    fc.property(reports, (list) => {
+      const total = weigh(...list).hypotheses.reduce((sum, p) => sum + p, 0);
+      return Math.abs(total - 1) < 1e-12;
+    }),
+  );
+});
+
+it('does not mind the order of evidence', () => {
+  fc.assert(
+    fc.property(reports, (list) => {
+      const [there, back] = [weigh(...list), weigh(...[...list].reverse())];
+      return there.hypotheses.every((p, h) => Math.abs(p - (back.hypotheses[h] ?? NaN)) < 1e-12);
+    }),
+  );
+});
+
+it('takes nothing from a finding that no cause of the host shows', () => {
+  expect(weigh(report('other', true), report('elsewhere', true))).toEqual(weigh(report('other', true)));
+  expect(network.causes.map(({ id }) => id)).not.toContain('stranger');
+});
+
+it('never raises a cause by contradicting what it shows', () => {
+  for (const finding of ['special', 'old', 'other']) {
+    expect(chance(weigh(report(finding, false)), 'a')).toBeLessThanOrEqual(chance(weigh(), 'a') + 1e-12);
+  }
+});
+
+it('counts a special finding and its general one once', () => {
+  expect(weigh(report('special', true), report('general', true))).toEqual(weigh(report('special', true)));
+  expect(withoutImplied(library, [report('special', false), report('general', false)])).toEqual([report('general', false)]);
+});
+
+it('explains a general report by a special finding', () => {
+  expect(chance(weigh(report('general', true)), 'a')).toBeGreaterThan(chance(weigh(), 'a'));
+});
+
+it('weighs the choices of a group against each other', () => {
+  const old = weigh(report('old', true));
+  expect(chance(old, 'a')).toBeGreaterThan(chance(old, 'b'));
+  expect(chance(weigh(report('new', true)), 'b')).toBeGreaterThan(chance(old, 'b'));
+});
+
+it('favours a pair in which one cause invites the other', () => {
+  const pairPrior = (x: string, y: string): number => {
+    const k = network.pairs.findIndex(([i, j]) => network.causes[i]?.id === x && network.causes[j]?.id === y);
+    return network.prior[2 + network.causes.length + k] ?? NaN;
+  };
+  expect(pairPrior('b', 'c')).toBeGreaterThan(2 * pairPrior('b', 'd'));
+});
+
+it('holds silence about a noticeable sign a little against its cause', () => {
+  const loud = miniLibrary([{ id: 'sign', extra: { noticeable: true } }], [
+    { id: 'a', findings: { sign: 'always' } },
+    { id: 'b', findings: {} },
+  ]);
+  const net = buildNetwork(loud, plantId('fern'), almanacAt(loud, 40), day('2026-06-13'));
+  const [mute, telling] = [0, 0.4].map((silence) => weighAll(loud, net, [], silence).posterior.causes[0] ?? NaN);
+  expect(telling).toBeLessThan(mute ?? NaN);
+  expect(telling).toBeGreaterThan((mute ?? NaN) * 0.5);
+});
+
+it('turns to "not in the library" when no cause explains a rare sign', () => {
+  const strange = weigh(report('special', true), report('new', true), report('other', false));
+  expect(strange.notInLibrary).toBeGreaterThan(weigh().notInLibrary);
+});

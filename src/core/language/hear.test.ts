@@ -1,0 +1,94 @@
+import fc from 'fast-check';
+import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
+import { hear, type Heard } from './hear.ts';
+
+const library = miniLibrary(
+  [
+    { id: 'webbing', extra: { kind: 'sign', phrases: ['webbing', 'fine @web'] } },
+    { id: 'sticky', extra: { kind: 'sign', phrases: ['sticky'] } },
+    { id: 'spots', extra: { phrases: ['@leaf spot', 'spot|spots -bald'] } },
+    { id: 'mites-seen', extra: { kind: 'sign', phrases: ['mite|mites'] } },
+    { id: 'no-flowers', extra: { phrases: ['not|no flower|bloom'] } },
+    { id: 'old-leaves', extra: { group: 'age', phrases: ['lower @leaf'] } },
+    { id: 'new-leaves', extra: { group: 'age', phrases: ['new @leaf', 'very new top @leaf'] } },
+  ],
+  [{ id: 'a', findings: { webbing: 'often' } }],
+  {
+    'words.yaml': { leaf: ['leaf', 'foliage'], web: ['web', 'cobweb'] },
+    'groups/a.yaml': [{ id: 'age', question: 'Old or new?', source: 'judgement' }],
+    'plants/b.yaml': [
+      { id: 'maple', name: 'Maple', rank: 'genus', source: 'judgement' },
+      { id: 'japanese-maple', name: 'Japanese maple', parents: ['maple'], source: 'judgement' },
+      { id: 'olive', name: 'Olive', ambiguous: ['olive'], source: 'judgement' },
+      { id: 'oak', name: 'Oak', source: 'judgement' },
+    ],
+  },
+);
+const listen = (text: string): Heard => hear({ ...library, lineage: library.taxonomy.lineage }, text);
+const said = (text: string): Record<string, boolean> =>
+  Object.fromEntries(listen(text).findings.map(({ finding, value }) => [finding, value]));
+
+describe('findings', () => {
+  it.each([
+    ['There is fine webbing between the leaves', { webbing: true }],
+    ['No webbing, nothing moves, but sticky', { webbing: false, sticky: true }],
+    ["I can't see any spots on the leaves", { spots: false }],
+    ['spots on the leaf, no webbing', { spots: true, webbing: false }],
+    ['no spots or webbing', { spots: false, webbing: false }],
+    ['not just spots, webbing too', { spots: true, webbing: true }],
+    ["It hasn't rained for weeks and it's sticky", { sticky: true }],
+    ['It did not flower this year', { 'no-flowers': true }],
+    ['my neighbour says it is mites', {}],
+    ['my wife says there are spots', { spots: true }],
+    ['bald spots', {}],
+    ['spotted foliage', { spots: true }],
+  ])('hears "%s"', (text, expected) => {
+    expect(said(text)).toEqual(expected);
+  });
+
+  it('doubts what the speaker doubts', () => {
+    const [sure] = listen('There is webbing').findings;
+    const [doubtful] = listen('It might be webbing').findings;
+    expect(doubtful?.sure).toBeLessThan(sure?.sure ?? 0);
+  });
+
+  it('takes one finding of an exclusive group, the longer phrase', () => {
+    expect(said('lower leaves? no, the very new top leaves')).toEqual({ 'new-leaves': true });
+  });
+
+  it('does not join words across a pause and sentences', () => {
+    expect(said('The foliage is fine. A spotless pot')).toEqual({});
+  });
+});
+
+describe('plants', () => {
+  const first = (text: string): string | undefined => listen(text).plants[0]?.plant;
+
+  it.each([
+    ['the maple, a Japanese maple that is', 'japanese-maple'],
+    ['my fern under the oak', 'fern'],
+    ['olive brown spots on my fern', 'fern'],
+    ['my olive tree', 'olive'],
+    ['our maples', 'maple'],
+  ])('finds the plant in "%s"', (text, plant) => {
+    expect(first(text)).toBe(plant);
+  });
+
+  it('finds none where none is named', () => {
+    expect(listen('something is wrong').plants).toEqual([]);
+  });
+});
+
+it('survives any text and keeps spans inside it', () => {
+  fc.assert(
+    fc.property(fc.string({ unit: 'binary', maxLength: 400 }), (text) => {
+      const { findings, mentions } = listen(`${text} no webbing on the Maple 🍁 مرحبا ${text}`);
+      const spans = [...findings.map(({ span }) => span), ...mentions];
+      return spans.every(({ start, end }) => start >= 0 && end > start && end <= text.length * 2 + 60);
+    }),
+  );
+});
+
+it('reads 100,000 characters without stopping', () => {
+  expect(listen('fine web '.repeat(11_200)).findings).toHaveLength(1);
+});

@@ -1,0 +1,41 @@
+import fc from 'fast-check';
+import { addDays, civil, dayAtIndex, dayInWords, dayOf, indexOfDay, isoDay, parseDay } from './calendar.ts';
+
+describe('parseDay', () => {
+  it.each([
+    ['2026-02-30', 'no-such-day'],
+    ['2026-13-01', 'no-such-day'],
+    ['13 June', 'not-iso'],
+    ['1812-06-24', 'out-of-range'],
+  ])('refuses %s as %s', (text, problem) => {
+    expect(parseDay(text)).toEqual({ ok: false, error: problem });
+  });
+
+  it('reads a leap day', () => {
+    const day = parseDay('2028-02-29');
+    expect(day.ok && isoDay(day.value)).toBe('2028-02-29');
+  });
+});
+
+it('keeps every day through its written form', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -20000, max: 80000 }), (offset) => {
+      const day = addDays(dayOf(1970, 1, 1), offset);
+      const again = parseDay(isoDay(day));
+      return !again.ok || again.value === day;
+    }),
+  );
+});
+
+it('places positions of a 365-day year in the calendar and back', () => {
+  for (let index = 0; index < 365; index++) expect(indexOfDay(dayAtIndex(2026, index))).toBe(index);
+  expect(isoDay(dayAtIndex(2026, 365))).toBe('2027-01-01');
+  expect(isoDay(dayAtIndex(2026, -1))).toBe('2025-12-31');
+});
+
+it('names the year only when it differs', () => {
+  const today = dayOf(2026, 6, 13);
+  expect(dayInWords(dayOf(2026, 5, 19), today)).toBe('19 May');
+  expect(dayInWords(dayOf(2027, 4, 20), today)).toBe('20 April 2027');
+  expect(civil(today)).toEqual({ year: 2026, month: 6, dayOfMonth: 13 });
+});

@@ -1,0 +1,86 @@
+import fc from 'fast-check';
+import { REFERENCE_PLACE } from '../../../tests/support/miniLibrary.ts';
+import { almanacAt, day } from '../../../tests/support/setting.ts';
+import { placeSchema } from '../knowledge/schema/place.ts';
+import { parseWindow, SEASONS, type WindowRule } from '../knowledge/schema/window.ts';
+import type { Almanac } from './almanac.ts';
+import { isoDay } from './calendar.ts';
+import { seasonPositions, travel, type DaySpan } from './windows.ts';
+
+const places = [placeSchema.parse(REFERENCE_PLACE)];
+const at = (lat: number): Almanac => almanacAt({ places }, lat);
+const rule = (text: string): WindowRule => {
+  const read = parseWindow(text);
+  if (!read) throw new Error(`${text} is no window`);
+  return read;
+};
+const spanOf = (almanac: Almanac, text: string, on: string): DaySpan => {
+  const state = almanac.state(rule(text), day(on));
+  if (state.kind !== 'open' && state.kind !== 'opens') throw new Error(state.kind);
+  return state.span;
+};
+
+describe('parseWindow', () => {
+  it.each(['soon', '13-01..14-01', '02-30..03-02', 'dd10 300..200', '05-01'])('refuses %s', (text) => {
+    expect(parseWindow(text)).toBeNull();
+  });
+});
+
+it('leaves a calendar window as it is at its reference place', () => {
+  const span = spanOf(at(40), '04-25..05-20', '2026-04-01');
+  expect([isoDay(span.from), isoDay(span.to)]).toEqual(['2026-04-25', '2026-05-20']);
+});
+
+it('opens spring windows later and autumn windows earlier towards the pole', () => {
+  expect(spanOf(at(45), '05-10..06-01', '2026-01-15').from).toBeGreaterThan(day('2026-05-10'));
+  expect(spanOf(at(45), '10-01..10-20', '2026-07-01').from).toBeLessThan(day('2026-10-01'));
+});
+
+it('turns the window by half a year in the south', () => {
+  const { from } = spanOf(at(-40), '05-10..06-01', '2026-07-15');
+  expect(Math.abs(from - day('2026-11-10'))).toBeLessThan(8);
+});
+
+it('says that a window has closed and when it opens again', () => {
+  const state = at(42).state(rule('04-25..05-20'), day('2026-06-24'));
+  expect(state.kind).toBe('opens');
+  if (state.kind !== 'opens' || state.closedSince === null) throw new Error('not closed');
+  expect(isoDay(state.closedSince).slice(0, 7)).toBe('2026-05');
+  expect(isoDay(state.span.from).slice(0, 7)).toMatch(/2027-0[45]/);
+});
+
+it('comes back to its start within a day, wherever it travels', () => {
+  const [home, away] = [at(40).year, at(47).year];
+  fc.assert(
+    fc.property(fc.integer({ min: 60, max: 215 }), (position) => {
+      const there = travel(position, home, away);
+      if (there > away.peak + 24) return true;
+      return Math.abs(travel(Math.round(there), away, home) - position) <= 1.5;
+    }),
+  );
+});
+
+it('keeps the order of dates when they travel', () => {
+  const [home, away] = [at(40).year, at(33).year];
+  for (let p = 1; p <= home.peak; p++) expect(travel(p, home, away)).toBeGreaterThanOrEqual(travel(p - 1, home, away));
+});
+
+it.each(SEASONS)('the season %s starts before it ends, from 30 to 55 degrees', (season) => {
+  for (let lat = 30; lat <= 55; lat += 5) {
+    const { from, to } = seasonPositions(at(lat).year, season);
+    expect(to).toBeGreaterThanOrEqual(from);
+  }
+});
+
+it('more heat never delays a degree-day window', () => {
+  let last = Infinity;
+  for (const lat of [46, 44, 42, 40, 38, 36, 34]) {
+    const { from } = spanOf(at(lat), 'dd10 300..500', '2026-01-02');
+    expect(from).toBeLessThanOrEqual(last);
+    last = from;
+  }
+});
+
+it('calls a heat sum that no normal year reaches never', () => {
+  expect(at(40).state(rule('dd10 8000..9000'), day('2026-06-01')).kind).toBe('never');
+});
