@@ -43,7 +43,11 @@ export const REFERENCE_PLACE = {
   source: 'judgement',
 };
 
-const file = (name: string, content: unknown): KnowledgeFile => ({ file: name, content, text: JSON.stringify(content) });
+const file = (name: string, content: unknown): KnowledgeFile => ({
+  file: name,
+  content,
+  text: JSON.stringify(content),
+});
 
 /** A library with one plant, `fern`, for tests of the core. Throws when its parts do not fit the schema. */
 export function miniLibrary(
@@ -54,8 +58,25 @@ export function miniLibrary(
   const read = readLibrary([
     file('plants/a.yaml', [{ id: 'fern', name: 'Fern', source: 'judgement' }]),
     file('places/a.yaml', [REFERENCE_PLACE]),
-    file('findings/a.yaml', findings.map(({ id, extra }) => ({ ...DEFAULT_FINDING, id, label: `Finding ${id}`, ...extra }))),
-    file('causes/a.yaml', causes.map(({ id, findings: shown, extra }) => ({ ...DEFAULT_CAUSE, id, name: `Cause ${id}`, findings: shown, ...extra }))),
+    file(
+      'findings/a.yaml',
+      findings.map(({ id, extra }) => ({
+        ...DEFAULT_FINDING,
+        id,
+        label: `Finding ${id}`,
+        ...extra,
+      })),
+    ),
+    file(
+      'causes/a.yaml',
+      causes.map(({ id, findings: shown, extra }) => ({
+        ...DEFAULT_CAUSE,
+        id,
+        name: `Cause ${id}`,
+        findings: shown,
+        ...extra,
+      })),
+    ),
     ...Object.entries(more).map(([name, content]) => file(name, content)),
   ]);
   if (!read.ok) throw new Error(JSON.stringify(read.error));

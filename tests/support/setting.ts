@@ -1,5 +1,10 @@
 import type { Compiled } from '../../src/core/knowledge/compile.ts';
-import { plantIdSchema, findingIdSchema, type FindingId, type PlantId } from '../../src/core/knowledge/schema/common.ts';
+import {
+  plantIdSchema,
+  findingIdSchema,
+  type FindingId,
+  type PlantId,
+} from '../../src/core/knowledge/schema/common.ts';
 import { createAlmanacs, type Almanac } from '../../src/core/timing/almanac.ts';
 import { parseDay, type Day } from '../../src/core/timing/calendar.ts';
 

@@ -23,8 +23,17 @@ const library = miniLibrary(
   ],
   { 'plants/b.yaml': [{ id: 'moss', name: 'Moss', source: 'judgement' }] },
 );
-const network: Network = buildNetwork(library, plantId('fern'), almanacAt(library, 40), day('2026-06-13'));
-const report = (id: string, value: boolean, sure = 0.9): Report => ({ finding: findingId(id), value, sure });
+const network: Network = buildNetwork(
+  library,
+  plantId('fern'),
+  almanacAt(library, 40),
+  day('2026-06-13'),
+);
+const report = (id: string, value: boolean, sure = 0.9): Report => ({
+  finding: findingId(id),
+  value,
+  sure,
+});
 const weigh = (...reports: Report[]): Posterior => weighAll(library, network, reports, 0).posterior;
 const chance = (posterior: Posterior, id: string): number => {
   const position = network.causes.findIndex((cause) => cause.id === id);
@@ -59,19 +68,27 @@ it('does not mind the order of evidence', () => {
 });
 
 it('takes nothing from a finding that no cause of the host shows', () => {
-  expect(weigh(report('other', true), report('elsewhere', true))).toEqual(weigh(report('other', true)));
+  expect(weigh(report('other', true), report('elsewhere', true))).toEqual(
+    weigh(report('other', true)),
+  );
   expect(network.causes.map(({ id }) => id)).not.toContain('stranger');
 });
 
 it('never raises a cause by contradicting what it shows', () => {
   for (const finding of ['special', 'old', 'other']) {
-    expect(chance(weigh(report(finding, false)), 'a')).toBeLessThanOrEqual(chance(weigh(), 'a') + 1e-12);
+    expect(chance(weigh(report(finding, false)), 'a')).toBeLessThanOrEqual(
+      chance(weigh(), 'a') + 1e-12,
+    );
   }
 });
 
 it('counts a special finding and its general one once', () => {
-  expect(weigh(report('special', true), report('general', true))).toEqual(weigh(report('special', true)));
-  expect(withoutImplied(library, [report('special', false), report('general', false)])).toEqual([report('general', false)]);
+  expect(weigh(report('special', true), report('general', true))).toEqual(
+    weigh(report('special', true)),
+  );
+  expect(withoutImplied(library, [report('special', false), report('general', false)])).toEqual([
+    report('general', false),
+  ]);
 });
 
 it('explains a general report by a special finding', () => {
@@ -86,19 +103,26 @@ it('weighs the choices of a group against each other', () => {
 
 it('favours a pair in which one cause invites the other', () => {
   const pairPrior = (x: string, y: string): number => {
-    const k = network.pairs.findIndex(([i, j]) => network.causes[i]?.id === x && network.causes[j]?.id === y);
+    const k = network.pairs.findIndex(
+      ([i, j]) => network.causes[i]?.id === x && network.causes[j]?.id === y,
+    );
     return network.prior[2 + network.causes.length + k] ?? NaN;
   };
   expect(pairPrior('b', 'c')).toBeGreaterThan(2 * pairPrior('b', 'd'));
 });
 
 it('holds silence about a noticeable sign a little against its cause', () => {
-  const loud = miniLibrary([{ id: 'sign', extra: { noticeable: true } }], [
-    { id: 'a', findings: { sign: 'always' } },
-    { id: 'b', findings: {} },
-  ]);
+  const loud = miniLibrary(
+    [{ id: 'sign', extra: { noticeable: true } }],
+    [
+      { id: 'a', findings: { sign: 'always' } },
+      { id: 'b', findings: {} },
+    ],
+  );
   const net = buildNetwork(loud, plantId('fern'), almanacAt(loud, 40), day('2026-06-13'));
-  const [mute, telling] = [0, 0.4].map((silence) => weighAll(loud, net, [], silence).posterior.causes[0] ?? NaN);
+  const [mute, telling] = [0, 0.4].map(
+    (silence) => weighAll(loud, net, [], silence).posterior.causes[0] ?? NaN,
+  );
   expect(telling).toBeLessThan(mute ?? NaN);
   expect(telling).toBeGreaterThan((mute ?? NaN) * 0.5);
 });

@@ -24,7 +24,8 @@ const library = miniLibrary(
     ],
   },
 );
-const listen = (text: string): Heard => hear({ ...library, lineage: library.taxonomy.lineage }, text);
+const listen = (text: string): Heard =>
+  hear({ ...library, lineage: library.taxonomy.lineage }, text);
 const said = (text: string): Record<string, boolean> =>
   Object.fromEntries(listen(text).findings.map(({ finding, value }) => [finding, value]));
 
@@ -84,7 +85,9 @@ it('survives any text and keeps spans inside it', () => {
     fc.property(fc.string({ unit: 'binary', maxLength: 400 }), (text) => {
       const { findings, mentions } = listen(`${text} no webbing on the Maple 🍁 مرحبا ${text}`);
       const spans = [...findings.map(({ span }) => span), ...mentions];
-      return spans.every(({ start, end }) => start >= 0 && end > start && end <= text.length * 2 + 60);
+      return spans.every(
+        ({ start, end }) => start >= 0 && end > start && end <= text.length * 2 + 60,
+      );
     }),
   );
 });

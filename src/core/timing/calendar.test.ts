@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { addDays, civil, dayAtIndex, dayInWords, dayOf, indexOfDay, isoDay, parseDay } from './calendar.ts';
+import {
+  addDays,
+  civil,
+  dayAtIndex,
+  dayInWords,
+  dayOf,
+  indexOfDay,
+  isoDay,
+  parseDay,
+} from './calendar.ts';
 
 describe('parseDay', () => {
   it.each([

@@ -18,10 +18,15 @@ it('keeps the monthly means of real normals to 0.05 C', () => {
 });
 
 it('keeps the monthly means of any plausible year', () => {
-  const months = fc.array(fc.double({ min: -25, max: 40, noNaN: true }), { minLength: 12, maxLength: 12 });
+  const months = fc.array(fc.double({ min: -25, max: 40, noNaN: true }), {
+    minLength: 12,
+    maxLength: 12,
+  });
   fc.assert(
     fc.property(months, (monthly) =>
-      monthlyMeans(dailyFromMonthly(monthly)).every((mean, month) => Math.abs(mean - (monthly[month] ?? NaN)) < 0.05),
+      monthlyMeans(dailyFromMonthly(monthly)).every(
+        (mean, month) => Math.abs(mean - (monthly[month] ?? NaN)) < 0.05,
+      ),
     ),
     { numRuns: 60 },
   );

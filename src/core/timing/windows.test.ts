@@ -21,9 +21,12 @@ const spanOf = (almanac: Almanac, text: string, on: string): DaySpan => {
 };
 
 describe('parseWindow', () => {
-  it.each(['soon', '13-01..14-01', '02-30..03-02', 'dd10 300..200', '05-01'])('refuses %s', (text) => {
-    expect(parseWindow(text)).toBeNull();
-  });
+  it.each(['soon', '13-01..14-01', '02-30..03-02', 'dd10 300..200', '05-01'])(
+    'refuses %s',
+    (text) => {
+      expect(parseWindow(text)).toBeNull();
+    },
+  );
 });
 
 it('leaves a calendar window as it is at its reference place', () => {
@@ -62,7 +65,8 @@ it('comes back to its start within a day, wherever it travels', () => {
 
 it('keeps the order of dates when they travel', () => {
   const [home, away] = [at(40).year, at(33).year];
-  for (let p = 1; p <= home.peak; p++) expect(travel(p, home, away)).toBeGreaterThanOrEqual(travel(p - 1, home, away));
+  for (let p = 1; p <= home.peak; p++)
+    expect(travel(p, home, away)).toBeGreaterThanOrEqual(travel(p - 1, home, away));
 });
 
 it.each(SEASONS)('the season %s starts before it ends, from 30 to 55 degrees', (season) => {

@@ -9,7 +9,11 @@ import * as rules from './rules.ts';
 
 const places = [placeSchema.parse(REFERENCE_PLACE)];
 
-function candidate(treatment: Record<string, unknown>, category: Category = 'insect', probability = 0.9): Candidate {
+function candidate(
+  treatment: Record<string, unknown>,
+  category: Category = 'insect',
+  probability = 0.9,
+): Candidate {
   const cause = causeSchema.parse({
     id: 'pest',
     name: 'Pest',
@@ -22,7 +26,14 @@ function candidate(treatment: Record<string, unknown>, category: Category = 'ins
     source: 'judgement',
   });
   return {
-    treatment: treatmentSchema.parse({ id: 'x', name: 'A treatment', rung: 'conventional', text: 'Do it as the label says.', source: 'judgement', ...treatment }),
+    treatment: treatmentSchema.parse({
+      id: 'x',
+      name: 'A treatment',
+      rung: 'conventional',
+      text: 'Do it as the label says.',
+      source: 'judgement',
+      ...treatment,
+    }),
     text: 'Do it.',
     state: { kind: 'always' },
     targets: [{ suspect: { cause, probability, harm: 5 }, effect: 0.6 }],
@@ -63,22 +74,32 @@ describe('the right kind of product', () => {
     ['fungicide', 'oomycete', 'allow'],
     ['insecticide', 'insect', 'allow'],
   ] as const)('%s on %s: %s', (product, category, ruling) => {
-    expect(rules.rightKind(candidate({ classes: [product] }, category), context()).kind).toBe(ruling);
+    expect(rules.rightKind(candidate({ classes: [product] }, category), context()).kind).toBe(
+      ruling,
+    );
   });
 });
 
 it('sends restricted products to a licence holder', () => {
-  expect(rules.restrictedUse(candidate({ ...insecticide, restricted: true }), context()).kind).toBe('refer');
+  expect(rules.restrictedUse(candidate({ ...insecticide, restricted: true }), context()).kind).toBe(
+    'refer',
+  );
 });
 
 describe('systemic insecticides', () => {
   const systemic = candidate({ ...insecticide, systemic: true });
   it('never on food plants', () => {
-    expect(rules.systemicOnFood(systemic, context({ traits: { edible: 'fruit' } })).kind).toBe('forbid');
-    expect(rules.systemicOnFood(systemic, context({ traits: { edible: 'none' } })).kind).toBe('allow');
+    expect(rules.systemicOnFood(systemic, context({ traits: { edible: 'fruit' } })).kind).toBe(
+      'forbid',
+    );
+    expect(rules.systemicOnFood(systemic, context({ traits: { edible: 'none' } })).kind).toBe(
+      'allow',
+    );
   });
   it('never on plants that bees visit', () => {
-    expect(rules.openBlossom(systemic, context({ traits: { beeVisited: true } })).kind).toBe('forbid');
+    expect(rules.openBlossom(systemic, context({ traits: { beeVisited: true } })).kind).toBe(
+      'forbid',
+    );
   });
 });
 
@@ -90,7 +111,9 @@ describe('open blossom', () => {
   it('forbids it in the usual weeks of bloom', () => {
     const traits = { bloom: '05-01..05-25' };
     expect(rules.openBlossom(candidate(insecticide), context({ traits })).kind).toBe('forbid');
-    expect(rules.openBlossom(candidate(insecticide), context({ traits, today: day('2026-08-01') })).kind).toBe('caution');
+    expect(
+      rules.openBlossom(candidate(insecticide), context({ traits, today: day('2026-08-01') })).kind,
+    ).toBe('caution');
   });
 });
 
@@ -98,13 +121,17 @@ describe('oils and soaps', () => {
   const soap = candidate({ ...insecticide, oilOrSoap: true });
   it('are refused in a hot spell and on a thirsty plant', () => {
     for (const finding of ['hot-spell', 'soil-dry']) {
-      expect(rules.oilInHeat(soap, context({ reported: new Set([findingId(finding)]) })).kind).toBe('forbid');
+      expect(rules.oilInHeat(soap, context({ reported: new Set([findingId(finding)]) })).kind).toBe(
+        'forbid',
+      );
     }
   });
   it('are refused where the normal day reaches 32 C', () => {
     const hot = almanacAt({ places }, 34);
     expect(hot.normalOn(day('2026-07-20')).maxCelsius).toBeGreaterThan(32);
-    expect(rules.oilInHeat(soap, context({ almanac: hot, today: day('2026-07-20') })).kind).toBe('forbid');
+    expect(rules.oilInHeat(soap, context({ almanac: hot, today: day('2026-07-20') })).kind).toBe(
+      'forbid',
+    );
   });
   it('carry their caution on a mild day', () => {
     expect(rules.oilInHeat(soap, context()).kind).toBe('caution');
@@ -112,17 +139,24 @@ describe('oils and soaps', () => {
 });
 
 it('leaves work high in a tree to an arborist', () => {
-  expect(rules.tallTrees(candidate({ aloft: true }), context({ traits: { tall: true } })).kind).toBe('caution');
+  expect(
+    rules.tallTrees(candidate({ aloft: true }), context({ traits: { tall: true } })).kind,
+  ).toBe('caution');
   expect(rules.tallTrees(candidate({ who: 'arborist' }), context()).kind).toBe('refer');
 });
 
 it('leaves wild animals to wildlife law', () => {
-  expect(rules.wildAnimals(candidate({ who: 'wildlife' }, 'vertebrate'), context()).kind).toBe('refer');
+  expect(rules.wildAnimals(candidate({ who: 'wildlife' }, 'vertebrate'), context()).kind).toBe(
+    'refer',
+  );
 });
 
 it('keeps hazards from pets and children', () => {
   const bait = candidate({ petHazard: true, classes: ['molluscicide'] }, 'mollusc');
-  expect(rules.petsAndChildren(bait, context({ reported: new Set([findingId('pets-or-children')]) })).kind).toBe('forbid');
+  expect(
+    rules.petsAndChildren(bait, context({ reported: new Set([findingId('pets-or-children')]) }))
+      .kind,
+  ).toBe('forbid');
 });
 
 it('keeps products out of open water', () => {
@@ -132,11 +166,15 @@ it('keeps products out of open water', () => {
 
 it('puts the label first on every product, and days to harvest on food', () => {
   expect(rules.labelDecides(candidate(insecticide), context()).kind).toBe('standing');
-  expect(rules.harvestInterval(candidate(insecticide), context({ traits: { edible: 'leaf' } })).kind).toBe('standing');
+  expect(
+    rules.harvestInterval(candidate(insecticide), context({ traits: { edible: 'leaf' } })).kind,
+  ).toBe('standing');
   expect(rules.labelDecides(candidate({}), context()).kind).toBe('allow');
 });
 
 it('reads every rule', () => {
-  const exported = Object.values(rules).filter((one) => typeof one === 'function' && one !== rules.isPesticide);
+  const exported = Object.values(rules).filter(
+    (one) => typeof one === 'function' && one !== rules.isPesticide,
+  );
   expect(rules.SAFETY_RULES).toHaveLength(exported.length);
 });

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4399;
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  timeout: 30_000,
+  workers: 1,
+  reporter: 'list',
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node dist/server/main.js',
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    env: { ...process.env, PORT: String(PORT), SOUNDING_TODAY: '2026-06-13', SOUNDING_DEMO: 'yes' },
+    reuseExistingServer: false,
+    timeout: 30_000,
+  },
+});

@@ -1,0 +1,71 @@
+import { applyCaseEvent } from './applyCaseEvent.ts';
+import type { CaseEvent, CaseRecord } from './cases.ts';
+
+const RECORD: CaseRecord = {
+  id: '5e0a7d1c-0000-4000-8000-000000000001',
+  number: 1,
+  version: 0,
+  status: 'open',
+  channel: 'phone',
+  openedAt: '2026-06-13T12:00:00.000Z',
+  enquirer: { name: '', contact: '' },
+  callBackOn: null,
+  plants: [
+    {
+      id: 'plant-1',
+      words: '',
+      plant: null,
+      date: '2026-06-13',
+      place: { lat: 44.6, lon: -67.9 },
+      approach: 'integrated',
+      answers: [],
+      knowledgeVersion: null,
+    },
+  ],
+};
+const after = (...events: CaseEvent[]): CaseRecord => events.reduce(applyCaseEvent, RECORD);
+const answer = (value: boolean): CaseEvent => ({
+  kind: 'answer-given',
+  plantId: 'plant-1',
+  answer: { finding: 'webbing', value, sure: 0.9 },
+});
+
+it('keeps one answer for each finding, the last', () => {
+  expect(after(answer(true), answer(false)).plants[0]?.answers).toEqual([
+    { finding: 'webbing', value: false, sure: 0.9 },
+  ]);
+});
+
+it('withdraws an answer', () => {
+  expect(
+    after(answer(true), { kind: 'answer-withdrawn', plantId: 'plant-1', finding: 'webbing' }),
+  ).toEqual(RECORD);
+});
+
+it('starts a further plant at the place and date of the first, once', () => {
+  const add: CaseEvent = { kind: 'plant-added', plantId: 'plant-2' };
+  const { plants } = after({ kind: 'words-set', plantId: 'plant-1', words: 'roses' }, add, add);
+  expect(plants).toHaveLength(2);
+  expect(plants[1]).toMatchObject({
+    id: 'plant-2',
+    words: '',
+    date: '2026-06-13',
+    place: { lat: 44.6, lon: -67.9 },
+  });
+});
+
+it('changes nothing for a plant that does not exist', () => {
+  expect(after({ kind: 'words-set', plantId: 'plant-9', words: 'x' })).toEqual(RECORD);
+});
+
+it.each<[CaseEvent, Partial<CaseRecord>]>([
+  [{ kind: 'channel-set', channel: 'email' }, { channel: 'email' }],
+  [
+    { kind: 'enquirer-set', name: 'Odile', contact: 'by letter' },
+    { enquirer: { name: 'Odile', contact: 'by letter' } },
+  ],
+  [{ kind: 'call-back-set', on: '2026-06-20' }, { callBackOn: '2026-06-20' }],
+  [{ kind: 'status-set', status: 'closed' }, { status: 'closed' }],
+])('applies %j', (event, change) => {
+  expect(after(event)).toEqual({ ...RECORD, ...change });
+});

@@ -1,0 +1,142 @@
+import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
+import { almanacAt, day, findingId, plantId } from '../../../tests/support/setting.ts';
+import type { Compiled } from '../knowledge/compile.ts';
+import { buildNetwork } from '../diagnosis/network.ts';
+import { weighAll } from '../diagnosis/posterior.ts';
+import type { AdviceContext } from './context.ts';
+import { planAdvice, type Advice } from './plan.ts';
+
+const treatment = (id: string, more: Record<string, unknown> = {}) => ({
+  id,
+  name: `Do ${id}`,
+  rung: 'hand',
+  text: `Do ${id} as told.`,
+  source: 'practice',
+  ...more,
+});
+
+function libraryWith(
+  cause: Record<string, unknown>,
+  treatments: Record<string, unknown>[],
+): Compiled {
+  return miniLibrary(
+    [{ id: 'sign', extra: { background: 'telltale' } }],
+    [{ id: 'pest', findings: { sign: 'always' }, extra: { category: 'insect', ...cause } }],
+    {
+      'treatments/t.yaml': treatments,
+    },
+  );
+}
+
+function advise(library: Compiled, change: Partial<AdviceContext> = {}, seen = true): Advice {
+  const context: AdviceContext = {
+    today: day('2026-06-24'),
+    almanac: almanacAt(library, 42),
+    traits: {},
+    approach: 'integrated',
+    channel: 'phone',
+    reported: new Set(),
+    ...change,
+  };
+  const network = buildNetwork(library, plantId('fern'), context.almanac, context.today);
+  const reports = seen ? [{ finding: findingId('sign'), value: true, sure: 0.95 }] : [];
+  return planAdvice(library, network, weighAll(library, network, reports, 0).posterior, context);
+}
+
+it('acts now when the window is open', () => {
+  const advice = advise(
+    libraryWith({ treatments: [{ use: 'pick', effect: 'strong', when: '06-01..07-20' }] }, [
+      treatment('pick'),
+    ]),
+  );
+  expect(advice.verdict).toBe('act-now');
+  expect(advice.steps[0]?.when.from).toBe(day('2026-06-24'));
+});
+
+it('waits for a window that opens this year', () => {
+  const advice = advise(
+    libraryWith({ treatments: [{ use: 'pick', effect: 'strong', when: '08-10..09-01' }] }, [
+      treatment('pick'),
+    ]),
+  );
+  expect(advice.verdict).toBe('wait');
+  expect(advice.lookAgain).toBe(advice.steps[0]?.when.from);
+});
+
+it('says that it is too late, and when the window opens next', () => {
+  const advice = advise(
+    libraryWith({ treatments: [{ use: 'pick', effect: 'strong', when: '04-25..05-20' }] }, [
+      treatment('pick'),
+    ]),
+  );
+  expect(advice.verdict).toBe('too-late');
+  expect(advice.headline).toMatch(/too late.*next window is about .* 2027/);
+});
+
+it('leaves what does no harm', () => {
+  const advice = advise(libraryWith({ leave: 'It does no harm.', harm: {} }, []));
+  expect(advice.verdict).toBe('leave');
+  expect(advice.headline).toContain('It does no harm.');
+});
+
+it('finds out first when no cause leads', () => {
+  const many = ['b', 'c', 'd', 'e', 'f'].map((id) => ({
+    id,
+    findings: { sign: 'sometimes' },
+    extra: { leave: 'It goes.' },
+  }));
+  const advice = advise(miniLibrary([{ id: 'sign' }], many), {}, false);
+  expect(advice.verdict).toBe('find-out');
+  expect(advice.steps.map(({ id }) => id)).toEqual(['send-sample']);
+});
+
+it('calls a professional when the main work is theirs', () => {
+  const arborist = treatment('climb', { rung: 'professional', who: 'arborist' });
+  const advice = advise(
+    libraryWith(
+      {
+        harm: { plant: 'severe', pace: 'years' },
+        treatments: [{ use: 'climb', effect: 'strong' }],
+      },
+      [arborist],
+    ),
+  );
+  expect(advice.verdict).toBe('professional');
+  expect(advice.refer).toEqual(['a certified arborist']);
+});
+
+describe('the approach', () => {
+  const library = libraryWith(
+    {
+      treatments: [
+        { use: 'pick', effect: 'useful' },
+        { use: 'spray', effect: 'strong' },
+      ],
+    },
+    [
+      treatment('pick'),
+      treatment('spray', { rung: 'conventional', organic: false, classes: ['insecticide'] }),
+    ],
+  );
+  const ids = (advice: Advice): string[] => advice.steps.map(({ id }) => id);
+
+  it('filters the ladder and says what it hid', () => {
+    const advice = advise(library, { approach: 'organic' });
+    expect(ids(advice)).toEqual(['pick']);
+    expect(advice.notDoing).toContainEqual({
+      text: 'Do spray',
+      why: 'Hidden because the approach is organic only.',
+    });
+  });
+
+  it('starts with the least drastic step', () => {
+    expect(ids(advise(library))).toEqual(['pick', 'spray']);
+  });
+});
+
+it('says on every channel that the diagnosis is presumptive', () => {
+  const library = libraryWith({ leave: 'It does no harm.' }, []);
+  for (const channel of ['phone', 'email', 'walk-in', 'text'] as const) {
+    expect(advise(library, { channel }).cautions[0]).toContain('presumptive');
+  }
+});

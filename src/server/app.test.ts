@@ -1,0 +1,172 @@
+import { randomUUID } from 'node:crypto';
+import { resolve } from 'node:path';
+import { pino } from 'pino';
+import request from 'supertest';
+import { applyCaseEvent } from '../contracts/applyCaseEvent.ts';
+import { caseRecordSchema, type CaseEvent, type CaseRecord } from '../contracts/cases.ts';
+import { consultResponseSchema } from '../contracts/consult.ts';
+import { createApp } from './app.ts';
+import { openOffice } from './clinic/office.ts';
+import { connect, migrateDatabase } from './db/connect.ts';
+import { seedDemo } from './demo/seed.ts';
+import { readCheckedLibrary } from './knowledge/loadLibrary.ts';
+
+const url = process.env.DATABASE_URL;
+const library = readCheckedLibrary(resolve('knowledge'));
+if (url === undefined || !library.ok)
+  throw new Error('Start these tests with npm test, which brings a database.');
+
+const { db, close } = connect(url);
+await migrateDatabase(db, resolve('src/server/db/migrations'));
+const office = await openOffice(db, '2026-06-13');
+const app = createApp({
+  db,
+  office,
+  library: library.value,
+  log: pino({ level: 'silent' }),
+  webFolder: null,
+});
+afterAll(close);
+
+const WORDS: CaseEvent = { kind: 'words-set', plantId: 'plant-1', words: 'box with cupped leaves' };
+const ANSWER: CaseEvent = {
+  kind: 'answer-given',
+  plantId: 'plant-1',
+  answer: { finding: 'leaf-drop', value: false, sure: 0.85 },
+};
+
+async function open(): Promise<CaseRecord> {
+  const answer = await request(app).post('/api/cases').send({ id: randomUUID() });
+  expect(answer.status).toBe(201);
+  return caseRecordSchema.parse(answer.body.case);
+}
+const append = (id: string, baseVersion: number, ...events: CaseEvent[]) =>
+  request(app).post(`/api/cases/${id}/events`).send({ baseVersion, events });
+const read = async (id: string): Promise<CaseRecord> =>
+  caseRecordSchema.parse((await request(app).get(`/api/cases/${id}`)).body.case);
+
+describe('cases', () => {
+  it('opens a case once, at the clinic and on its day', async () => {
+    const id = randomUUID();
+    const [first, second] = [
+      await request(app).post('/api/cases').send({ id }),
+      await request(app).post('/api/cases').send({ id }),
+    ];
+    expect(second.body).toEqual(first.body);
+    expect(first.body.case.plants[0]).toMatchObject({
+      date: '2026-06-13',
+      place: { lat: 44.6, lon: -67.9 },
+    });
+  });
+
+  it('keeps what happened and gives it back', async () => {
+    const opened = await open();
+    const events: CaseEvent[] = [
+      WORDS,
+      ANSWER,
+      { kind: 'enquirer-set', name: 'Odile', contact: '' },
+      { kind: 'plant-added', plantId: 'plant-2' },
+    ];
+    const answer = await append(opened.id, 0, ...events);
+    expect(answer.status).toBe(200);
+    expect(await read(opened.id)).toEqual({ ...events.reduce(applyCaseEvent, opened), version: 4 });
+  });
+
+  it('can be replayed from its events', async () => {
+    const opened = await open();
+    await append(opened.id, 0, WORDS, ANSWER);
+    const { body } = await request(app).get(`/api/cases/${opened.id}/events`);
+    const replayed = (body.events as { event: CaseEvent }[])
+      .map(({ event }) => event)
+      .reduce(applyCaseEvent, opened);
+    expect({ ...replayed, version: 2 }).toEqual(await read(opened.id));
+  });
+
+  it('refuses a change on an old version and shows what stands now', async () => {
+    const { id } = await open();
+    await append(id, 0, WORDS);
+    const late = await append(id, 0, ANSWER);
+    expect(late.status).toBe(409);
+    expect(late.body.error.code).toBe('conflict');
+    expect(late.body.case.version).toBe(1);
+  });
+
+  it('lets one of two simultaneous changes win, never both', async () => {
+    const { id } = await open();
+    const answers = await Promise.all([append(id, 0, WORDS), append(id, 0, ANSWER)]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
+    expect((await read(id)).version).toBe(1);
+  });
+
+  it('lists open cases and, on request, closed ones', async () => {
+    const { id } = await open();
+    await append(id, 0, { kind: 'status-set', status: 'closed' });
+    const ids = async (query: string): Promise<string[]> =>
+      ((await request(app).get(`/api/cases${query}`)).body.cases as { id: string }[]).map(
+        (one) => one.id,
+      );
+    expect(await ids('')).not.toContain(id);
+    expect(await ids('?status=closed')).toContain(id);
+  });
+
+  it.each(['nonsense', randomUUID()])('knows no case %s', async (id) => {
+    expect((await request(app).get(`/api/cases/${id}`)).status).toBe(404);
+    expect((await append(id, 0, WORDS)).status).toBe(404);
+  });
+
+  it('refuses an event it does not know', async () => {
+    const { id } = await open();
+    const answer = await request(app)
+      .post(`/api/cases/${id}/events`)
+      .send({ baseVersion: 0, events: [{ kind: 'deleted' }] });
+    expect(answer.status).toBe(422);
+    expect(answer.body.error.field).toBe('events.0.kind');
+  });
+});
+
+describe('consult', () => {
+  const BODY = {
+    words: 'white powder on the rose leaves, it wipes off',
+    date: '2026-06-13',
+    place: { lat: 44.6, lon: -67.9 },
+  };
+  const consult = (body: string | object) =>
+    request(app).post('/api/consult').set('content-type', 'application/json').send(body);
+
+  it('answers in the form of the contract and stores nothing', async () => {
+    const before = (await request(app).get('/api/cases')).body.cases.length as number;
+    const answer = await consult(BODY);
+    expect(answer.status).toBe(200);
+    expect(consultResponseSchema.parse(answer.body).causes[0]?.id).toBe('powdery-mildew');
+    expect((await request(app).get('/api/cases')).body.cases).toHaveLength(before);
+  });
+
+  it.each([
+    ['malformed JSON', '{"words": ', 400, 'body'],
+    ['an unknown plant', { ...BODY, plant: 'triffid' }, 422, 'plant'],
+    ['an impossible date', { ...BODY, date: '2026-02-30' }, 422, 'date'],
+    ['100 kB of text', { ...BODY, words: 'leaf '.repeat(20_000) }, 422, 'words'],
+    ['wrong types', { ...BODY, place: 'here' }, 422, 'place'],
+    ['a huge body', { ...BODY, words: 'leaf '.repeat(300_000) }, 413, 'body'],
+    ['no object at all', '[]', 422, 'body'],
+  ])(
+    'refuses %s, names the field and the cure, and stays up',
+    async (_name, body, status, field) => {
+      const answer = await consult(body);
+      expect(answer.status).toBe(status);
+      expect(answer.body.error.field).toBe(field);
+      expect(answer.body.error.cure).not.toBe('');
+      expect((await consult(BODY)).status).toBe(200);
+    },
+  );
+});
+
+it('seeds the demonstration once', async () => {
+  const added = await seedDemo(db, office);
+  expect([0, 12]).toContain(added);
+  expect(await seedDemo(db, office)).toBe(0);
+});
+
+it('says that an address does not exist', async () => {
+  expect((await request(app).get('/api/nothing')).body.error.code).toBe('not-found');
+});

@@ -1,0 +1,142 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+
+const HOSTA = '/case/5e0a7d1c-0000-4000-8000-000000000002';
+const words = (page: Page) => page.getByRole('textbox', { name: "The enquirer's words" });
+const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
+const rank = (page: Page) =>
+  page.getByRole('region', { name: 'Causes' }).getByRole('button').first();
+
+async function noViolations(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' | ')}`),
+  ).toEqual([]);
+}
+
+async function newCase(page: Page): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await page.keyboard.press('n');
+  await expect(words(page)).toBeFocused();
+}
+
+test('from the first word to a dated plan, and the case is there tomorrow', async ({ page }) => {
+  await newCase(page);
+  await words(page).fill(
+    'It is my box hedge. All the young leaves at the tips are cupped like little spoons.',
+  );
+  await expect(rank(page)).toContainText('Boxwood psyllid');
+  await expect(page.getByRole('region', { name: 'Heard' })).toContainText(
+    'Young leaves cupped like spoons',
+  );
+  await expect(page.locator('mark').first()).toHaveAttribute('data-tone', 'said');
+  const advice = page.getByRole('region', { name: 'Advice so far' });
+  await expect(advice).toContainText(/\d{1,2} (Apr|May|Jun)/);
+  await saved(page);
+  await page.reload();
+  await expect(words(page)).toHaveValue(/cupped like little spoons/);
+  await page.keyboard.press('Alt+d');
+  await expect(page.getByRole('table')).toContainText('cupped like little spoons');
+});
+
+test('an answer moves the ranking, and can be taken back', async ({ page }) => {
+  await newCase(page);
+  await words(page).fill('The leaves of my tomato have spots and the lower leaves turn yellow');
+  const ask = page.getByRole('region', { name: 'Ask next' });
+  await expect(ask.getByRole('listitem').first()).toBeVisible();
+  const before = await page.getByRole('region', { name: 'Causes' }).innerText();
+  await page.keyboard.press('Alt+y');
+  await expect(page.getByRole('heading', { name: 'Answered' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Causes' })).not.toHaveText(before);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('heading', { name: 'Answered' })).toBeHidden();
+});
+
+test('what was misheard is turned round, doubted or dropped by one press', async ({ page }) => {
+  await page.goto(HOSTA);
+  await expect(rank(page)).toContainText('Slugs and snails');
+  await page
+    .getByRole('button', { name: 'Leave out: Ragged holes through the middle of leaves' })
+    .click();
+  await expect(
+    page.getByRole('button', { name: 'Undo: Ragged holes through the middle of leaves' }),
+  ).toBeVisible();
+  await page
+    .getByRole('button', { name: 'Undo: Ragged holes through the middle of leaves' })
+    .click();
+  await saved(page);
+});
+
+test('nothing typed is lost when the server is away and the page dies', async ({ page }) => {
+  await newCase(page);
+  await saved(page);
+  await page.route('**/events', (route) => route.abort());
+  await words(page).fill('my roses have black spots');
+  await expect(page.getByText('Kept on this device, server not reached')).toBeVisible();
+  await page.reload();
+  await expect(words(page)).toHaveValue('my roses have black spots');
+  await page.unroute('**/events');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 10_000 });
+});
+
+test('a second plant of the same call has a tab of its own', async ({ page }) => {
+  await newCase(page);
+  await words(page).fill('roses with aphids');
+  await page.keyboard.press('Alt+p');
+  await expect(words(page)).toHaveValue('');
+  await words(page).fill('and the lawn has moss');
+  await page.getByRole('button', { name: 'roses with aphids' }).click();
+  await expect(words(page)).toHaveValue('roses with aphids');
+});
+
+test('the plant, the place and the approach open in place', async ({ page }) => {
+  await newCase(page);
+  await page.getByRole('button', { name: /^Plant:/ }).click();
+  await page.getByRole('searchbox', { name: 'Which plant' }).fill('japan');
+  await page.getByRole('option', { name: /Japanese maple/ }).click();
+  await expect(page.getByRole('button', { name: 'Plant: Japanese maple. Change' })).toBeVisible();
+  await page.getByRole('button', { name: /^Place:/ }).click();
+  await page.getByRole('textbox', { name: /^Latitude/ }).fill('95');
+  await expect(page.getByText('Latitude is a number from -90 to 90')).toBeVisible();
+  await page.getByRole('textbox', { name: /^Latitude/ }).fill('-33.9');
+  await page.getByRole('button', { name: 'Use this place' }).click();
+  await expect(page.getByRole('button', { name: /^Place: 33.9° S/ })).toBeVisible();
+  await saved(page);
+});
+
+test('pointing at a knot shows the ranking without it', async ({ page }) => {
+  await page.goto(HOSTA);
+  await expect(rank(page)).toContainText('Slugs and snails');
+  await page.getByRole('button', { name: /^Ragged holes/ }).hover();
+  await expect(page.getByText('as they would stand without that')).toBeVisible();
+});
+
+for (const theme of ['light', 'dark']) {
+  test(`both pages are accessible in the ${theme} theme`, async ({ page }) => {
+    await page.addInitScript((name) => localStorage.setItem('sounding.theme', name), theme);
+    await page.goto('/');
+    await expect(page.getByRole('table')).toBeVisible();
+    await noViolations(page);
+    await page.goto(HOSTA);
+    await expect(rank(page)).toContainText('Slugs and snails');
+    await noViolations(page);
+  });
+}
+
+test('an address that leads nowhere and a case that does not exist say so', async ({ page }) => {
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'Nothing at this address' })).toBeVisible();
+  await page.goto('/case/5e0a7d1c-0000-4000-8000-00000000ffff');
+  await expect(page.getByRole('alert')).toContainText('There is no such case.');
+});
+
+test('the case page does not scroll at 1280 by 800', async ({ page }) => {
+  await page.goto(HOSTA);
+  await expect(rank(page)).toBeVisible();
+  const [content, shown] = await page.evaluate(() => [
+    document.documentElement.scrollHeight,
+    window.innerHeight,
+  ]);
+  expect(content).toBeLessThanOrEqual(shown);
+});

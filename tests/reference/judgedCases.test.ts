@@ -1,0 +1,17 @@
+import { readFileSync } from 'node:fs';
+import { z } from 'zod';
+import { judgeCase, judgedCaseSchema } from '../../src/cli/judgedCases.ts';
+import { openConsultant } from '../../src/cli/openConsultant.ts';
+
+const cases = z
+  .array(judgedCaseSchema.extend({ reason: z.string() }))
+  .min(30)
+  .parse(JSON.parse(readFileSync('tests/cases/clinic.json', 'utf8')));
+const answer = openConsultant();
+
+it.each(cases.map((one) => [one.reason, one] as const))('%s', (_reason, one) => {
+  const marks = judgeCase(one, answer, true);
+  expect(marks.plantOk).toBe(true);
+  expect(marks.rank ?? 99).toBeLessThanOrEqual(3);
+  expect(marks.harmful).toEqual([]);
+});
