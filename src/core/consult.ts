@@ -165,6 +165,7 @@ function consult(
     approach: enquiry.approach,
     channel: enquiry.channel,
     reported: new Set(reports.filter(({ value }) => value).map(({ finding }) => finding)),
+    denied: new Set(reports.filter(({ value }) => !value).map(({ finding }) => finding)),
   };
 
   return {

@@ -1,7 +1,7 @@
 import type { Compiled } from '../knowledge/compile.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
-import { BURDEN, EFFECT, HARM } from '../knowledge/scale.ts';
+import { BURDEN, EFFECT, HARM, RISK } from '../knowledge/scale.ts';
 import type { Cause, Harm, TreatmentOption } from '../knowledge/schema/cause.ts';
 import type { Treatment } from '../knowledge/schema/treatment.ts';
 import type { WindowState } from '../timing/windows.ts';
@@ -20,7 +20,7 @@ export interface Candidate {
   readonly text: string;
   readonly state: WindowState;
   readonly targets: readonly { readonly suspect: Suspect; readonly effect: number }[];
-  /** Loss to the enquirer in effort and money, in harm points. */
+  /** Loss in effort, money and risk, in harm points. */
   readonly burden: number;
 }
 
@@ -79,7 +79,7 @@ export function gatherCandidates(
               text: option.text ?? treatment.text,
               state: stateOf(option, treatment, context),
               targets: [target],
-              burden: BURDEN[treatment.effort] + BURDEN[treatment.money],
+              burden: BURDEN[treatment.effort] + BURDEN[treatment.money] + RISK[treatment.rung],
             },
       );
     }

@@ -20,4 +20,6 @@ export interface AdviceContext {
   readonly channel: Channel;
   /** Findings reported as true. */
   readonly reported: ReadonlySet<FindingId>;
+  /** Findings reported as not so. */
+  readonly denied: ReadonlySet<FindingId>;
 }

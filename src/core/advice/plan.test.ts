@@ -36,6 +36,7 @@ function advise(library: Compiled, change: Partial<AdviceContext> = {}, seen = t
     approach: 'integrated',
     channel: 'phone',
     reported: new Set(),
+    denied: new Set(),
     ...change,
   };
   const network = buildNetwork(library, plantId('fern'), context.almanac, context.today);

@@ -46,6 +46,18 @@ export const EFFECT = { slight: 0.15, useful: 0.4, good: 0.65, strong: 0.85 } as
 /** Effort or money of a treatment for the enquirer: loss in the points of {@link HARM}. */
 export const BURDEN = { none: 0, low: 0.15, medium: 0.6, high: 1.8, 'very-high': 4 } as const;
 
+/** Risk of a step on a rung of the ladder to people, bees, water and crop: loss in the points of {@link HARM}. */
+export const RISK = {
+  leave: 0,
+  hand: 0,
+  conditions: 0,
+  biological: 0.05,
+  'low-toxicity': 0.1,
+  conventional: 0.5,
+  professional: 0.1,
+  replace: 0,
+} as const;
+
 export type Frequency = keyof typeof FREQUENCY;
 export type Background = keyof typeof BACKGROUND;
 export type Commonness = keyof typeof COMMONNESS;

@@ -15,7 +15,7 @@ const NEW_SUBJECT = stemSet(
   'it they there the we i my our its a an this that these some now then have has is are was were you he she and',
 );
 const DOUBT = stemSet(
-  'maybe perhaps might possibly guess seem seemingly apparently suppose may probably',
+  'maybe perhaps might possibly guess seem seemingly apparently suppose probably',
 );
 const THEORY = stemSet(
   'think thought told says said reckon reckons convince wonder suspect blame claim assume figured',

@@ -33,6 +33,8 @@ export async function openCase(
   office: ClinicOffice,
   { id, channel }: OpenCase,
 ): Promise<CaseRecord> {
+  const known = await readCase(db, id, false);
+  if (known) return known;
   const { place } = office;
   const plant: CasePlant = {
     id: 'plant-1',

@@ -31,6 +31,7 @@ async function seedOne(db: Database, office: ClinicOffice, enquiry: DemoEnquiry)
     knowledgeVersion: null,
   };
   return db.transaction(async (tx) => {
+    if (await readCase(tx, enquiry.id, false)) return false;
     if (!(await insertCase(tx, office.id, { ...enquiry, plant }))) return false;
     const opened = await readCase(tx, enquiry.id, true);
     if (!opened) return false;

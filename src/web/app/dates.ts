@@ -5,6 +5,13 @@ const LONG = new Intl.DateTimeFormat('en-GB', {
   year: 'numeric',
   timeZone: 'UTC',
 });
+const BRIEF = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
 const SHORT = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
 const WITH_YEAR = new Intl.DateTimeFormat('en-GB', {
   day: 'numeric',
@@ -18,6 +25,11 @@ const at = (isoDay: string): Date => new Date(`${isoDay}T12:00:00Z`);
 /** `Saturday 13 June 2026`. */
 export function longDate(isoDay: string): string {
   return LONG.format(at(isoDay)).replace(',', '');
+}
+
+/** `Sat 13 Jun 2026`. */
+export function briefDate(isoDay: string): string {
+  return BRIEF.format(at(isoDay)).replace(',', '');
 }
 
 /** `13 Jun`, with the year when it is not that of `today`. */

@@ -7,7 +7,7 @@ const Face = styled(Button)`
   gap: 6px;
   align-items: baseline;
   max-width: 260px;
-  padding: 4px 10px;
+  padding: 4px 8px;
   border: 0;
   border-right: 1px solid var(--hairline);
   background: transparent;

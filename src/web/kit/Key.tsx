@@ -6,5 +6,4 @@ export const Key = styled.kbd`
   padding: 2px 4px;
   border: 1px solid currentColor;
   border-radius: 3px;
-  opacity: 0.85;
 `;

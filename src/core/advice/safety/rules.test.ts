@@ -49,6 +49,7 @@ function context(change: Partial<AdviceContext> = {}): AdviceContext {
     approach: 'integrated',
     channel: 'phone',
     reported: new Set(),
+    denied: new Set(),
     ...change,
   };
 }
@@ -151,8 +152,11 @@ it('leaves wild animals to wildlife law', () => {
   );
 });
 
-it('keeps hazards from pets and children', () => {
+it('keeps hazards from pets and children unless none is about', () => {
   const bait = candidate({ petHazard: true, classes: ['molluscicide'] }, 'mollusc');
+  const none = new Set([findingId('pets-or-children')]);
+  expect(rules.petsAndChildren(bait, context()).kind).toBe('forbid');
+  expect(rules.petsAndChildren(bait, context({ denied: none })).kind).toBe('standing');
   expect(
     rules.petsAndChildren(bait, context({ reported: new Set([findingId('pets-or-children')]) }))
       .kind,

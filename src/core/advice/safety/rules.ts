@@ -166,10 +166,10 @@ export const wildAnimals: SafetyRule = ({ treatment }) =>
       }
     : ALLOW;
 
-/** What can hurt a dog, a cat or a child is not offered where they are about. */
-export const petsAndChildren: SafetyRule = ({ treatment }, { reported }) => {
-  if (treatment.petHazard && reported.has(SAFETY_FINDINGS.pets)) {
-    return forbid('Not where a pet or a child can get at it.');
+/** What can hurt a dog, a cat or a child is offered only where the enquirer says that none is about. */
+export const petsAndChildren: SafetyRule = ({ treatment }, { denied }) => {
+  if (treatment.petHazard && !denied.has(SAFETY_FINDINGS.pets)) {
+    return forbid('Not where a pet or a child could get at it.');
   }
   return isPesticide(treatment) || treatment.petHazard
     ? standing('Keep children and pets away from products until it is dry or put away.')

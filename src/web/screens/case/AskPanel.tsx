@@ -4,7 +4,7 @@ import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
-import { ColumnTitle, Quietly } from './layout.ts';
+import { ColumnTitle } from './layout.ts';
 import { useHappen } from './useCase.ts';
 
 type Question = ConsultResponse['ask'][number];
@@ -52,7 +52,7 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
       plantId: plant.id,
       answer: { finding, value, sure: ANSWER_SURE },
     });
-  const questions = answer?.ask ?? [];
+  const questions = answer && !answer.settled ? answer.ask : [];
   const [first] = questions;
   const answerFirst = (value: boolean | 'unknown') => () => {
     if (first && (first.choices.length === 0 || value === 'unknown')) tell(first.finding, value);
@@ -64,13 +64,11 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
   });
   return (
     <Area role="region" aria-label="Ask next">
-      <ColumnTitle>
-        Ask next
-        <Quietly>{answer?.settled ? 'settled: nothing more needs asking' : ''}</Quietly>
-      </ColumnTitle>
-      {answer && questions.length === 0 && <p>No question would change the picture now.</p>}
+      <ColumnTitle>Ask next</ColumnTitle>
+      {answer && questions.length === 0 && <p>Settled: no question would change the advice now.</p>}
+      {answer && answer.plant === null && <HostQuestion />}
       <ul>
-        {questions.map((question, i) => (
+        {(answer?.plant === null ? [] : questions).map((question, i) => (
           <QuestionItem
             key={question.finding}
             question={question}
@@ -80,6 +78,19 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
         ))}
       </ul>
     </Area>
+  );
+}
+
+/** The plant comes first: without it every cause of the library stands. */
+function HostQuestion() {
+  return (
+    <Asked as="div">
+      <p>Which plant is it?</p>
+      <small>
+        If they do not know: is it a tree, a shrub, a vegetable, grass or in a pot? Needles or
+        leaves? Type what they say, or choose it above.
+      </small>
+    </Asked>
   );
 }
 

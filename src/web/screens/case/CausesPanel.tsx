@@ -40,7 +40,10 @@ export function CausesPanel({ answer, without }: CausesPanelProps) {
         </Quietly>
       </ColumnTitle>
       {!shown && <Notice>Loading the library.</Notice>}
-      {shown && (
+      {shown && shown.plant === null && shown.heard.length === 0 ? (
+        <Notice>Nothing to weigh yet. Name the plant first: it removes most causes.</Notice>
+      ) : null}
+      {shown && (shown.plant !== null || shown.heard.length > 0) && (
         <Rows>
           {shown.causes.slice(0, CAUSES_LISTED).map((cause) => (
             <CauseRow

@@ -17,12 +17,16 @@ const Part = styled.h3`
 const Item = styled.li`
   display: flex;
   align-items: center;
-  gap: 2px;
+  gap: 0;
+  & button {
+    padding: 2px 5px;
+  }
   padding: 3px 0;
   border-top: 1px solid var(--hairline);
   & > span {
     flex: 1;
-    text-align: left;
+    font-size: 14px;
+    line-height: 1.3;
   }
   &[data-state='dropped'] > span {
     color: var(--quiet);
@@ -34,7 +38,7 @@ const Sign = styled.b`
   font-weight: 500;
   display: inline-block;
   flex: none;
-  width: 4.2em;
+  width: 4.1em;
   font-size: 13px;
 `;
 

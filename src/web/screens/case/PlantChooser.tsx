@@ -14,6 +14,7 @@ import { consultant } from '../../workers/consultClient.ts';
 import type { PlantChoice } from '../../workers/messages.ts';
 
 const Search = styled(Input)`
+  margin-top: 6px;
   width: 100%;
   padding: 6px 8px;
   border: 1px solid var(--hairline);

@@ -10,6 +10,10 @@ const Bar = styled.nav`
   padding: 0 12px;
   background: var(--ground);
   border-bottom: 1px solid var(--hairline);
+  & h1 {
+    font-size: 16px;
+    padding-right: 8px;
+  }
 `;
 const Tab = styled(Button)`
   border-radius: 0;
@@ -36,7 +40,7 @@ function titleOf(words: string, plant: string | null, position: number): string 
 export function PlantTabs({ record, active, onShow, onAdd }: PlantTabsProps) {
   return (
     <Bar aria-label="Plants of this call">
-      <b>Case {record.number}</b>
+      <h1>Case {record.number}</h1>
       {record.plants.map(({ id, words, plant }, position) => (
         <Tab
           key={id}

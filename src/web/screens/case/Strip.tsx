@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { CasePlant, CaseRecord } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
-import { longDate } from '../../app/dates.ts';
+import { briefDate } from '../../app/dates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { Choices, Field } from '../../kit/fields.tsx';
@@ -143,7 +143,7 @@ export function Strip({ record, plant, answer }: StripProps) {
       <Chip name="Place" value={`${degrees(place.lat, 'N', 'S')} ${degrees(place.lon, 'E', 'W')}`}>
         {(close) => <PlaceForm plant={plant} close={close} />}
       </Chip>
-      <Chip name="Day" value={longDate(date)}>
+      <Chip name="Day" value={briefDate(date)}>
         {() => (
           <Field
             label="Day of the enquiry"

@@ -3,7 +3,7 @@ import { styled } from 'styled-components';
 /** The three columns of the case page; each scrolls on its own, the page does not. */
 export const Columns = styled.div`
   display: grid;
-  grid-template-columns: minmax(270px, 340px) 84px minmax(300px, 1fr) minmax(340px, 440px);
+  grid-template-columns: minmax(270px, 360px) 80px minmax(300px, 1fr) minmax(340px, 430px);
   min-height: 0;
   background: var(--surface);
   @media (max-width: 1000px) {
