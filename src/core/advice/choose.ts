@@ -45,6 +45,17 @@ function greedy(
   return chosen;
 }
 
+/** Where no step repays its burden the one that comes nearest is still named: the enquirer asked what could be done. */
+function lightest(
+  allowed: readonly Judged[],
+  left: ReadonlyMap<string, number>,
+): readonly Chosen[] {
+  const [first, ...rest] = allowed;
+  if (!first) return [];
+  const best = rest.reduce((a, b) => (net(b, left) > net(a, left) ? b : a), first);
+  return [{ ...best, gain: expectedGain(best.candidate, left) }];
+}
+
 /** The steps that together minimise the expected loss over all suspects: what can be done now first, then by date and rung. */
 export function chooseSteps(allowed: readonly Judged[], today: Day): readonly Chosen[] {
   const wait = (judged: Judged): number | null => daysUntil(judged.candidate.state, today);
@@ -59,6 +70,7 @@ export function chooseSteps(allowed: readonly Judged[], today: Day): readonly Ch
     MOST_STEPS.later,
     left,
   );
+  if (now.length === 0 && later.length === 0) return lightest(allowed, left);
   const rung = (one: Judged): number => RUNGS.indexOf(one.candidate.treatment.rung);
   return [
     ...[...now].sort((a, b) => rung(a) - rung(b)),
