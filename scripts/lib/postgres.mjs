@@ -55,8 +55,18 @@ function runningPort(folder) {
   return Number(readFileSync(file, 'utf8').split('\n')[3]);
 }
 
+function unusable(folder, reason) {
+  return new Stop(
+    `The database folder ${folder} cannot be used:\n${reason}\nMove it away or make it writable, then start again.`,
+  );
+}
+
 function createCluster(bin, folder) {
-  ownFolder(folder);
+  try {
+    ownFolder(folder);
+  } catch (error) {
+    throw unusable(folder, error.message);
+  }
   const made = asDatabaseUser(join(bin, 'initdb'), [
     '-D',
     folder,
@@ -67,10 +77,7 @@ function createCluster(bin, folder) {
     'UTF8',
     '--locale=C.UTF-8',
   ]);
-  if (made.ok) return;
-  throw new Stop(
-    `The database folder ${folder} cannot be used:\n${made.err}\nMove it away or make it writable, then start again.`,
-  );
+  if (!made.ok) throw unusable(folder, made.err);
 }
 
 function startServer(bin, folder, port, fast) {

@@ -61,12 +61,6 @@ export interface Consultation {
 export type Consultant = (enquiry: Enquiry) => Consultation;
 
 const CAUSES_SHOWN = 12;
-/** Worth in bits below which a question is not asked any more. */
-const SETTLED_BITS = 0.05;
-const SETTLED_PROBABILITY = 0.9;
-/** Probability of a cause outside the explanation that keeps a case open. */
-const RIVAL_PROBABILITY = 0.2;
-
 /** What was heard and what was answered, as one report for each finding; an answer replaces what was heard. */
 function reportsOf(heard: readonly HeardFinding[], answers: readonly Answer[]): readonly Report[] {
   const answered = new Set<string>(
@@ -90,17 +84,6 @@ function rankCauses(
       probability,
       arguments: argumentsFor(network, evidence, i),
     }));
-}
-
-/** The explanation is all but certain and no rival stands beside it. */
-function isClear(network: Network, { explanation, causes }: Posterior): boolean {
-  const named = (position: number): boolean =>
-    explanation.some((id) => network.position.get(id) === position);
-  return (
-    explanation.length > 0 &&
-    causes.some((p, i) => named(i) && p >= SETTLED_PROBABILITY) &&
-    !causes.some((p, i) => !named(i) && p >= RIVAL_PROBABILITY)
-  );
 }
 
 const countWords = (text: string): number => text.split(/\s+/).filter(Boolean).length;
@@ -176,8 +159,7 @@ function consult(
     nothingWrong: posterior.nothingWrong,
     unexplained: posterior.notInLibrary,
     ask: ask.slice(0, 3),
-    settled:
-      reports.length > 0 && ((ask[0]?.worth ?? 0) < SETTLED_BITS || isClear(network, posterior)),
+    settled: reports.length > 0 && (ask[0]?.worth ?? 0) <= 0,
     advice: planAdvice(library, network, posterior, context),
   };
 }

@@ -3,19 +3,19 @@ export function decibans(ratio: number): number {
   return 10 * Math.log10(ratio);
 }
 
-/** Sum of the exponentials of log weights, as a log; stable when all weights are tiny. Empty input gives -Infinity. */
-export function logSumExp(logWeights: Float64Array | readonly number[]): number {
-  let largest = -Infinity;
-  for (const weight of logWeights) if (weight > largest) largest = weight;
-  if (largest === -Infinity) return -Infinity;
-  let sum = 0;
-  for (const weight of logWeights) sum += Math.exp(weight - largest);
-  return largest + Math.log(sum);
+/** Shannon entropy in nats, the sum of -p ln p; parts of 0 add nothing. */
+export function entropyNats(probabilities: Float64Array): number {
+  let total = 0;
+  for (let k = 0; k < probabilities.length; k++) {
+    const p = probabilities[k] ?? 0;
+    if (p > 0) total -= p * Math.log(p);
+  }
+  return total;
 }
 
-/** Shannon entropy in nats of probabilities that sum to 1. */
-export function entropyNats(probabilities: Float64Array | readonly number[]): number {
-  let total = 0;
-  for (const p of probabilities) if (p > 0) total -= p * Math.log(p);
-  return total;
+/** Values of a function at 0 to length - 1. Several times faster than `Float64Array.from`, which walks an iterator. */
+export function tabulate(length: number, valueAt: (index: number) => number): Float64Array {
+  const values = new Float64Array(length);
+  for (let i = 0; i < length; i++) values[i] = valueAt(i);
+  return values;
 }

@@ -9,7 +9,8 @@ import { causesOf, weighAll } from '../../src/core/diagnosis/posterior.ts';
 import type { Compiled } from '../../src/core/knowledge/compile.ts';
 import { BACKGROUND, FREQUENCY } from '../../src/core/knowledge/scale.ts';
 import { miniLibrary } from '../support/miniLibrary.ts';
-import { almanacAt, day, findingId, plantId, seeded } from '../support/setting.ts';
+import { seeded } from '../../src/core/random.ts';
+import { almanacAt, day, findingId, plantId } from '../support/setting.ts';
 
 const { inferences } = bayes;
 const NETWORKS = 40;

@@ -19,15 +19,3 @@ export const findingId = (id: string): FindingId => findingIdSchema.parse(id);
 /** Almanac at a latitude near the reference place. */
 export const almanacAt = (library: Pick<Compiled, 'places'>, lat: number, lon = -83): Almanac =>
   createAlmanacs(library.places)({ lat, lon });
-
-/** A generator of numbers in [0, 1) from a seed (mulberry32, T. Ettinger, public domain). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}

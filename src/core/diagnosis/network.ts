@@ -6,6 +6,7 @@ import {
 } from '../knowledge/compile.ts';
 import type { Cause } from '../knowledge/schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../knowledge/schema/common.ts';
+import { tabulate } from '../maths.ts';
 import type { Almanac } from '../timing/almanac.ts';
 import type { Day } from '../timing/calendar.ts';
 
@@ -122,10 +123,9 @@ export function buildNetwork(
   const makeNode = (id: FindingId): FindingNode | null => {
     const finding = library.findings.get(id);
     if (!finding) return null;
-    const miss = Float64Array.from(
-      causes,
-      (cause) => 1 - (library.strengths.get(cause.id)?.get(id) ?? 0),
-    );
+    const strengthOf = (cause: Cause | undefined): number =>
+      cause ? (library.strengths.get(cause.id)?.get(id) ?? 0) : 0;
+    const miss = tabulate(causes.length, (i) => 1 - strengthOf(causes[i]));
     return { id, background: backgroundOf(finding), miss };
   };
   return {
@@ -169,4 +169,18 @@ export function presence(network: Network, node: FindingNode): Float64Array {
     if (pair) out[start + k] = 1 - clear * (miss[pair[0]] ?? 1) * (miss[pair[1]] ?? 1);
   }
   return out;
+}
+
+/** P(finding | hypothesis) for one hypothesis, see {@link presence}. */
+export function presenceAt(
+  network: Network,
+  { background, miss }: FindingNode,
+  hypothesis: number,
+): number {
+  if (hypothesis === NOTHING_WRONG) return background;
+  if (hypothesis === NOT_IN_LIBRARY) return unknownCauseChance(background);
+  const start = firstPair(network);
+  if (hypothesis < start) return 1 - (1 - background) * (miss[hypothesis - FIRST_SINGLE] ?? 1);
+  const [i, j] = network.pairs[hypothesis - start] ?? [-1, -1];
+  return 1 - (1 - background) * (miss[i] ?? 1) * (miss[j] ?? 1);
 }

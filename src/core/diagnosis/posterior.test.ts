@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
 import { almanacAt, day, findingId, plantId } from '../../../tests/support/setting.ts';
 import type { Report } from './evidence.ts';
-import { buildNetwork, type Network } from './network.ts';
+import { buildNetwork, presenceAt, type Network } from './network.ts';
 import { weighAll, withoutImplied, type Posterior } from './posterior.ts';
 
 const library = miniLibrary(
@@ -130,4 +130,27 @@ it('holds silence about a noticeable sign a little against its cause', () => {
 it('turns to "not in the library" when no cause explains a rare sign', () => {
   const strange = weigh(report('special', true), report('new', true), report('other', false));
   expect(strange.notInLibrary).toBeGreaterThan(weigh().notInLibrary);
+});
+
+it('weighs silence as the slow plain version does', () => {
+  const loud = miniLibrary(
+    ['x', 'y', 'z'].map((id) => ({ id, extra: { noticeable: true } })),
+    [
+      { id: 'a', findings: { x: 'always', y: 'often' } },
+      { id: 'b', findings: { y: 'usual', z: 'sometimes' } },
+      { id: 'c', findings: { z: 'often' } },
+    ],
+  );
+  const net = buildNetwork(loud, plantId('fern'), almanacAt(loud, 40), day('2026-06-13'));
+  const silence = 0.37;
+  const plain = net.prior.map((prior, h) =>
+    ['x', 'y', 'z'].reduce((weight, id) => {
+      const node = net.node(findingId(id));
+      return node ? weight * (1 - silence * presenceAt(net, node, h)) : NaN;
+    }, prior),
+  );
+  const total = plain.reduce((sum, weight) => sum + weight, 0);
+  weighAll(loud, net, [], silence).posterior.hypotheses.forEach((p, h) => {
+    expect(p).toBeCloseTo((plain[h] ?? NaN) / total, 12);
+  });
 });

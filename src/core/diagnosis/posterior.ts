@@ -7,6 +7,7 @@ import {
   NOTHING_WRONG,
   NOT_IN_LIBRARY,
   presence,
+  presenceAt,
   type FindingNode,
   type Network,
 } from './network.ts';
@@ -124,6 +125,35 @@ function multiply(weights: Float64Array, likelihood: Float64Array): void {
     for (let h = 0; h < weights.length; h++) weights[h] = (weights[h] ?? 0) / largest;
 }
 
+/**
+ * Multiplies in place by the chance that a finding goes unmentioned. The same as multiplying by
+ * 1 - silence x presence, without an array for each of some dozen findings; no factor is below
+ * 1 - silence, so nothing underflows.
+ */
+function multiplySilence(
+  weights: Float64Array,
+  network: Network,
+  node: FindingNode,
+  silence: number,
+): void {
+  const { miss } = node;
+  const clear = silence * (1 - node.background);
+  const base = 1 - silence;
+  weights[NOTHING_WRONG] = (weights[NOTHING_WRONG] ?? 0) * (1 - silence * node.background);
+  weights[NOT_IN_LIBRARY] =
+    (weights[NOT_IN_LIBRARY] ?? 0) * (1 - silence * presenceAt(network, node, NOT_IN_LIBRARY));
+  for (let i = 0; i < miss.length; i++) {
+    weights[FIRST_SINGLE + i] = (weights[FIRST_SINGLE + i] ?? 0) * (base + clear * (miss[i] ?? 1));
+  }
+  const start = firstPair(network);
+  for (let k = 0; k < network.pairs.length; k++) {
+    const pair = network.pairs[k];
+    if (pair)
+      weights[start + k] =
+        (weights[start + k] ?? 0) * (base + clear * (miss[pair[0]] ?? 1) * (miss[pair[1]] ?? 1));
+  }
+}
+
 /** Ids of the causes of a hypothesis. */
 export function causesOf(network: Network, hypothesis: number): readonly CauseId[] {
   const id = (position: number | undefined): CauseId[] => {
@@ -189,12 +219,8 @@ export function weighAll(
   const weights = network.prior.slice();
   for (const { likelihood } of evidence) multiply(weights, likelihood);
   if (silence > 0) {
-    for (const node of unmentioned(library, network, reports)) {
-      multiply(
-        weights,
-        presence(network, node).map((p) => 1 - silence * p),
-      );
-    }
+    for (const node of unmentioned(library, network, reports))
+      multiplySilence(weights, network, node, silence);
   }
   return { posterior: posteriorFrom(network, weights), evidence };
 }

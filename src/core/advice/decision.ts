@@ -1,0 +1,196 @@
+import type { Network } from '../diagnosis/network.ts';
+import { FIRST_SINGLE, firstPair, NOT_IN_LIBRARY, NOTHING_WRONG } from '../diagnosis/network.ts';
+import type { Posterior } from '../diagnosis/posterior.ts';
+import type { Compiled } from '../knowledge/compile.ts';
+import { BURDEN, EFFECT, RISK } from '../knowledge/scale.ts';
+import type { Cause } from '../knowledge/schema/cause.ts';
+import type { Treatment } from '../knowledge/schema/treatment.ts';
+import { harmPoints } from './candidates.ts';
+
+/**
+ * The advice as a decision: a few actions, each with its loss under every hypothesis. Linear in the
+ * probabilities, so that the loss after an imagined answer costs only a handful of products.
+ * Points are those of `knowledge/scale.ts`; a plant worth keeping is about 10.
+ */
+export interface Decision {
+  /** Loss of the best action, given the hypotheses of `positions` with these weights (which need not sum to 1). */
+  readonly bestLoss: (weights: Float64Array) => number;
+  /** The best action under these weights: the cause to act on, or what to do without one. */
+  readonly bestAction: (weights: Float64Array) => string;
+  /** Loss of the named action if a hypothesis is true. */
+  readonly lossUnder: (action: string, hypothesis: number) => number;
+}
+
+/** Loss of giving the enquirer the wrong name for the trouble, or none. */
+const WRONG_NAME = 0.9;
+/** Loss of a sample: the errand, and the time it takes. */
+const FIND_OUT = 1.1;
+/** Part of the gain of the right plan that is left when a sample comes back. */
+const KEPT_WHILE_WAITING = 0.75;
+/** Loss from an unknown trouble left to itself, and how much of it a sample saves. */
+const UNKNOWN_HARM = 3;
+const UNKNOWN_SAVED = 0.5;
+/** Causes for which a plan is drawn up; further ones are too unlikely to be chosen. */
+const MOST_PLANS = 14;
+
+export const LEAVE = 'leave';
+export const SAMPLE = 'find-out';
+
+interface Plan {
+  readonly action: string;
+  readonly burden: number;
+  /** Cause position that the plan names, or null. */
+  readonly names: number | null;
+  /** Part of a cause's harm that the plan takes away, by cause position. */
+  readonly effect: ReadonlyMap<number, number>;
+}
+
+const burdenOf = (treatment: Treatment): number =>
+  BURDEN[treatment.effort] + BURDEN[treatment.money] + RISK[treatment.rung];
+
+/** Steps of a cause that repay their burden against it. */
+function stepsFor(library: Compiled, cause: Cause): readonly Treatment[] {
+  const harm = harmPoints(cause.harm);
+  return cause.treatments.flatMap(({ use, effect }) => {
+    const treatment = library.treatments.get(use);
+    return treatment && EFFECT[effect] * harm > burdenOf(treatment) ? [treatment] : [];
+  });
+}
+
+/** What a set of treatments does against a cause: each leaves a part of what is left. */
+function combinedEffect(cause: Cause, uses: ReadonlySet<string>): number {
+  return (
+    1 -
+    cause.treatments.reduce(
+      (left, { use, effect }) => left * (uses.has(use) ? 1 - EFFECT[effect] : 1),
+      1,
+    )
+  );
+}
+
+function planFor(
+  library: Compiled,
+  network: Network,
+  position: number,
+  others: readonly number[],
+): Plan | null {
+  const cause = network.causes[position];
+  if (!cause) return null;
+  const steps = stepsFor(library, cause);
+  const uses = new Set<string>(steps.map(({ id }) => id));
+  const effect = new Map<number, number>();
+  for (const other of others) {
+    const target = network.causes[other];
+    const share = target ? combinedEffect(target, uses) : 0;
+    if (share > 0) effect.set(other, share);
+  }
+  return {
+    action: cause.id,
+    names: position,
+    burden: steps.reduce((sum, step) => sum + burdenOf(step), 0),
+    effect,
+  };
+}
+
+/** Positions of the causes of a hypothesis. */
+function positionsIn(network: Network, hypothesis: number): readonly number[] {
+  if (hypothesis < FIRST_SINGLE) return [];
+  if (hypothesis < firstPair(network)) return [hypothesis - FIRST_SINGLE];
+  return network.pairs[hypothesis - firstPair(network)] ?? [];
+}
+
+function likeliest(posterior: Posterior): readonly number[] {
+  return [...posterior.causes.keys()]
+    .sort((a, b) => (posterior.causes[b] ?? 0) - (posterior.causes[a] ?? 0))
+    .slice(0, MOST_PLANS);
+}
+
+/** Loss of a plan under one hypothesis. */
+function planLoss(
+  network: Network,
+  harms: readonly number[],
+  plan: Plan,
+  hypothesis: number,
+): number {
+  if (hypothesis === NOT_IN_LIBRARY) return plan.burden + UNKNOWN_HARM + WRONG_NAME;
+  const inside = positionsIn(network, hypothesis);
+  const left = inside.reduce(
+    (sum, c) => sum + (harms[c] ?? 0) * (1 - (plan.effect.get(c) ?? 0)),
+    0,
+  );
+  const named = plan.names === null ? hypothesis === NOTHING_WRONG : inside.includes(plan.names);
+  return plan.burden + left + (named ? 0 : WRONG_NAME);
+}
+
+/** Loss of a sample first: the errand, and what the wait costs of the best plan under the truth. */
+function sampleLoss(
+  harms: readonly number[],
+  plans: readonly Plan[],
+  network: Network,
+  hypothesis: number,
+): number {
+  if (hypothesis === NOT_IN_LIBRARY) return FIND_OUT + UNKNOWN_HARM * UNKNOWN_SAVED;
+  const untreated = positionsIn(network, hypothesis).reduce((sum, c) => sum + (harms[c] ?? 0), 0);
+  const best = Math.min(
+    untreated,
+    ...plans.map((plan) => planLoss(network, harms, plan, hypothesis)),
+  );
+  return FIND_OUT + untreated - KEPT_WHILE_WAITING * (untreated - best);
+}
+
+/** Loss of one action: its row of the table times the weights. */
+function rowLoss(losses: Float64Array, width: number, row: number, weights: Float64Array): number {
+  let loss = 0;
+  for (let k = 0, at = row * width; k < width; k++, at++)
+    loss += (losses[at] ?? 0) * (weights[k] ?? 0);
+  return loss;
+}
+
+/** Row of the action with the least loss; the earlier one of equals. */
+function bestRow(losses: Float64Array, width: number, weights: Float64Array): number {
+  let best = 0;
+  let least = Infinity;
+  for (let row = 0; row * width < losses.length; row++) {
+    const loss = rowLoss(losses, width, row, weights);
+    if (loss < least) {
+      best = row;
+      least = loss;
+    }
+  }
+  return best;
+}
+
+/** Draws up the decision for the likeliest causes of a posterior; `positions` are the hypotheses that weights refer to. */
+export function makeDecision(
+  library: Compiled,
+  network: Network,
+  posterior: Posterior,
+  positions: readonly number[],
+): Decision {
+  const harms = network.causes.map(({ harm }) => harmPoints(harm));
+  const all = [...network.causes.keys()];
+  const leave: Plan = { action: LEAVE, burden: 0, names: null, effect: new Map() };
+  const plans = [
+    leave,
+    ...likeliest(posterior)
+      .map((c) => planFor(library, network, c, all))
+      .filter((p) => p !== null),
+  ];
+  const lossUnder = (action: string, hypothesis: number): number => {
+    const plan = plans.find((one) => one.action === action);
+    return plan
+      ? planLoss(network, harms, plan, hypothesis)
+      : sampleLoss(harms, plans, network, hypothesis);
+  };
+  const actions = [...plans.map(({ action }) => action), SAMPLE];
+  const width = positions.length;
+  // One flat table, a row for each action: this product runs for every answer to every question.
+  const losses = Float64Array.from(
+    actions.flatMap((action) => positions.map((h) => lossUnder(action, h))),
+  );
+  return {
+    bestLoss: (weights) => rowLoss(losses, width, bestRow(losses, width, weights), weights),
+    bestAction: (weights) => actions[bestRow(losses, width, weights)] ?? LEAVE,
+    lossUnder,
+  };
+}
