@@ -147,7 +147,7 @@ function consultOne(
   for (let asked = 0; ; asked++) {
     const { posterior } = weighAll(library, network, reports, 0);
     const questions = rankQuestions(library, network, posterior, reports, skipped);
-    const settled = (questions[0]?.worth ?? 0) <= 0;
+    const settled = questions.every(({ worth }) => worth <= 0);
     const next = choose(questions);
     if (settled || asked >= PATIENCE || !next)
       return { asked, settled, loss: finalLoss(network, posterior, truth) };

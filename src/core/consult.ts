@@ -159,7 +159,7 @@ function consult(
     nothingWrong: posterior.nothingWrong,
     unexplained: posterior.notInLibrary,
     ask: ask.slice(0, 3),
-    settled: reports.length > 0 && (ask[0]?.worth ?? 0) <= 0,
+    settled: reports.length > 0 && ask.every(({ worth }) => worth <= 0),
     advice: planAdvice(library, network, posterior, context),
   };
 }

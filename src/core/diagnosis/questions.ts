@@ -29,8 +29,8 @@ const HYPOTHESES_WEIGHED = 80;
 const PROBABILITY_WEIGHED = 0.995;
 /** Smaller probabilities are not even sorted; thousands of pairs stand below it. */
 const LEAST_WEIGHED = 1e-5;
-/** Part of a bit's worth that breaks ties and keeps first questions sensible while no single answer changes the advice. */
-const WORTH_PER_BIT = 0.02;
+/** What a bit counts in the order of questions, though not in whether they are worth asking: it decides where no answer changes the advice. */
+const WORTH_PER_BIT = 0.05;
 
 interface Shortlist {
   readonly positions: readonly number[];
@@ -223,19 +223,19 @@ function followUpWorth(
   return worth;
 }
 
-/** Where no single answer would change the advice, two together may: the most telling questions are tried in pairs. */
+/** Where one answer would not change the advice, two together may: the most telling questions are tried in pairs. */
 function lookFurther(
   list: Shortlist,
   valued: readonly Valued[],
   decision: Decision,
 ): readonly Valued[] {
-  if (valued.some(({ worth }) => worth > 0)) return valued;
   const telling = [...valued].sort((a, b) => b.bits - a.bits).slice(0, FOLLOW_UPS);
   const first = new Set(telling.slice(0, LOOKED_FURTHER));
   return valued.map((one) => {
     if (!first.has(one)) return one;
     const others = telling.filter((other) => other !== one);
-    return { ...one, worth: one.worth + followUpWorth(list, one, others, decision) };
+    const inPairs = one.worth + followUpWorth(list, one, others, decision);
+    return { ...one, worth: inPairs };
   });
 }
 

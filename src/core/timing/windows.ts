@@ -24,43 +24,53 @@ export interface Positions {
 /** Heat that is added for each day, so that dates in the cold half of the year keep their order when they travel. */
 const HEAT_PER_DAY = 0.05;
 const TRAVEL_BASE_CELSIUS = 5;
-/** Days after the warmest one up to which a date is measured by heat so far; later ones by heat still to come. */
-const TURN_DAYS = 25;
+/** Heat above 5 C between midwinter and the warmest day at which a place counts as 1, in degree-days. */
+const STANDARD_HALF_YEAR = 3000;
+/** Highest half-year heat used, in units of the standard; above 4/3 the progress below would run backwards. */
+const MOST_HEAT = 1.3;
 
-const travelHeatOf = new WeakMap<SeasonYear, Float64Array>();
+/** Share of a half-year's heat, 0 to 1, to progress through it, 0 to 1: at first by heat itself, at the end by the share. */
+function progress(share: number, heat: number): number {
+  return share * heat + share ** 4 * (1 - heat);
+}
 
-/** Rising heat totals of a year; worked out once for each year, as every calendar window needs them. */
-function travelHeat(year: SeasonYear): Float64Array {
-  const known = travelHeatOf.get(year);
+const progressOf = new WeakMap<SeasonYear, Float64Array>();
+
+/**
+ * Progress of each day through the year, rising from 0 at midwinter over 1 at the warmest day to 2. In spring equal
+ * progress means equal heat since midwinter; towards the warmest day it means an equal share of the season, and in
+ * autumn equal heat still to come. So every place has its own calendar, and dates can be carried from one to another.
+ */
+function seasonProgress(year: SeasonYear): Float64Array {
+  const known = progressOf.get(year);
   if (known) return known;
   const totals = accumulate(year, TRAVEL_BASE_CELSIUS).map(
     (total, day) => total + HEAT_PER_DAY * (day + 1),
   );
-  travelHeatOf.set(year, totals);
-  return totals;
+  const atPeak = totals[year.peak] ?? 1;
+  const after = (totals[DAYS_IN_YEAR - 1] ?? 1) - atPeak;
+  const heat = (degreeDays: number): number => Math.min(MOST_HEAT, degreeDays / STANDARD_HALF_YEAR);
+  const made = totals.map((total, day) =>
+    day <= year.peak
+      ? progress(total / atPeak, heat(atPeak))
+      : 2 - progress((atPeak + after - total) / after, heat(after)),
+  );
+  progressOf.set(year, made);
+  return made;
 }
 
-/** Interpolated position at which a rising total reaches a value, kept inside the year. */
-function positionOf(totals: Float64Array, value: number): number {
-  const after = reachedAt(totals, value);
+/** Interpolated position at which a rising series reaches a value, kept inside the year. */
+function positionOf(rising: Float64Array, value: number): number {
+  const after = reachedAt(rising, value);
   if (after === null) return DAYS_IN_YEAR - 1;
-  const above = totals[after] ?? value;
-  const below = after === 0 ? 0 : (totals[after - 1] ?? 0);
+  const above = rising[after] ?? value;
+  const below = after === 0 ? 0 : (rising[after - 1] ?? 0);
   return above === below ? after : after - (above - value) / (above - below);
 }
 
-/**
- * Where a date of one place falls at another: dates up to late summer by the heat since midwinter, later
- * ones by the heat that is still to come before the next. Positions in, position out.
- */
+/** Where a date of one place falls at another, by equal progress through the season. Positions in, position out. */
 export function travel(position: number, from: SeasonYear, to: SeasonYear): number {
-  const there = travelHeat(from);
-  const here = travelHeat(to);
-  const atStart = there[position] ?? 0;
-  if (position <= from.peak + TURN_DAYS) return positionOf(here, atStart);
-  const last = DAYS_IN_YEAR - 1;
-  const stillToCome = (there[last] ?? 0) - atStart;
-  return positionOf(here, Math.max(0, (here[last] ?? 0) - stillToCome));
+  return positionOf(seasonProgress(to), seasonProgress(from)[position] ?? 0);
 }
 
 function positionInYear(year: SeasonYear, date: MonthDay): number {
