@@ -1,28 +1,8 @@
+import { OPENED_CASE } from '../../tests/support/caseRecord.ts';
 import { applyCaseEvent } from './applyCaseEvent.ts';
 import type { CaseEvent, CaseRecord } from './cases.ts';
 
-const RECORD: CaseRecord = {
-  id: '5e0a7d1c-0000-4000-8000-000000000001',
-  number: 1,
-  version: 0,
-  status: 'open',
-  channel: 'phone',
-  openedAt: '2026-06-13T12:00:00.000Z',
-  enquirer: { name: '', contact: '' },
-  callBackOn: null,
-  plants: [
-    {
-      id: 'plant-1',
-      words: '',
-      plant: null,
-      date: '2026-06-13',
-      place: { lat: 44.6, lon: -67.9 },
-      approach: 'integrated',
-      answers: [],
-      knowledgeVersion: null,
-    },
-  ],
-};
+const RECORD = OPENED_CASE;
 const after = (...events: CaseEvent[]): CaseRecord => events.reduce(applyCaseEvent, RECORD);
 const answer = (value: boolean): CaseEvent => ({
   kind: 'answer-given',

@@ -1,5 +1,6 @@
 import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
-import { almanacAt, day, findingId, plantId } from '../../../tests/support/setting.ts';
+import { adviceContext } from '../../../tests/support/adviceContext.ts';
+import { day, findingId, plantId } from '../../../tests/support/setting.ts';
 import type { Compiled } from '../knowledge/compile.ts';
 import { buildNetwork } from '../diagnosis/network.ts';
 import { weighAll } from '../diagnosis/posterior.ts';
@@ -29,16 +30,7 @@ function libraryWith(
 }
 
 function advise(library: Compiled, change: Partial<AdviceContext> = {}, seen = true): Advice {
-  const context: AdviceContext = {
-    today: day('2026-06-24'),
-    almanac: almanacAt(library, 42),
-    traits: {},
-    approach: 'integrated',
-    channel: 'phone',
-    reported: new Set(),
-    denied: new Set(),
-    ...change,
-  };
+  const context = adviceContext(library, 42, '2026-06-24', change);
   const network = buildNetwork(library, plantId('fern'), context.almanac, context.today);
   const reports = seen ? [{ finding: findingId('sign'), value: true, sure: 0.95 }] : [];
   return planAdvice(library, network, weighAll(library, network, reports, 0).posterior, context);

@@ -48,7 +48,8 @@ it('finds an answer that changes the advice worth more than one that only sharpe
     cause('c', 'prune', { shared: 'always', decides: 'always' }),
   ];
   const alone = (id: string, other: string): number =>
-    ask(FINDINGS, causes, [seen('shared')], [other])[0]?.worth ?? NaN;
+    ask(FINDINGS, causes, [seen('shared')], [other]).find(({ finding }) => finding === id)?.worth ??
+    NaN;
   expect(alone('decides', 'names')).toBeGreaterThan(2 * alone('names', 'decides'));
   expect(alone('names', 'decides')).toBeGreaterThan(0);
 });

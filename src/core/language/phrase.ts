@@ -31,11 +31,10 @@ export type WordClasses = ReadonlyMap<string, ReadonlySet<string>>;
 export function compileClasses(lists: Readonly<Record<string, readonly string[]>>): WordClasses {
   const classes = new Map<string, ReadonlySet<string>>();
   const expand = (name: string, seen: readonly string[]): string[] =>
-    (lists[name] ?? []).flatMap((word) =>
-      word.startsWith('@') && !seen.includes(word)
-        ? expand(word.slice(1), [...seen, word])
-        : [stem(word)],
-    );
+    (lists[name] ?? []).flatMap((word) => {
+      if (!word.startsWith('@')) return [stem(word)];
+      return seen.includes(word) ? [] : expand(word.slice(1), [...seen, word]);
+    });
   for (const name of Object.keys(lists)) classes.set(name, new Set(expand(name, [`@${name}`])));
   return classes;
 }

@@ -1,4 +1,4 @@
-/** Spellings and forms that the rules below would miss; values are stems. */
+/** Spellings and forms that the rules below would miss; values are the plain forms. */
 const IRREGULAR = new Map<string, string>(
   Object.entries({
     leaves: 'leaf',
@@ -124,9 +124,7 @@ function withoutSuffix(word: string): string {
  */
 export function stem(word: string): string {
   const bare = word.replace(/['’]s$/, '').replace(/['’]/g, '');
-  const known = IRREGULAR.get(bare);
-  if (known !== undefined) return known;
-  const shorter = withoutSuffix(bare);
+  const shorter = IRREGULAR.get(bare) ?? withoutSuffix(bare);
   return shorter.length > 3 && shorter.endsWith('e') ? shorter.slice(0, -1) : shorter;
 }
 

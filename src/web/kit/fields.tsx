@@ -14,7 +14,8 @@ const FieldLabel = styled(Label)`
   color: var(--quiet);
   margin-bottom: 3px;
 `;
-const Box = styled(Input)`
+/** The box of one line of text. */
+export const TextBox = styled(Input)`
   width: 100%;
   padding: 6px 8px;
   border: 1px solid var(--hairline);
@@ -43,7 +44,7 @@ export function Field({ label, value, onChange, type = 'text', autoFocus = false
   return (
     <Row value={value} onChange={onChange} type={type} autoFocus={autoFocus}>
       <FieldLabel>{label}</FieldLabel>
-      <Box />
+      <TextBox />
     </Row>
   );
 }

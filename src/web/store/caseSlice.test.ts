@@ -1,4 +1,5 @@
-import type { CaseEvent, CaseRecord } from '../../contracts/cases.ts';
+import { OPENED_CASE } from '../../../tests/support/caseRecord.ts';
+import type { CaseEvent } from '../../contracts/cases.ts';
 import {
   caseLoaded,
   caseReducer,
@@ -11,28 +12,7 @@ import {
   sendingStarted,
 } from './caseSlice.ts';
 
-const RECORD: CaseRecord = {
-  id: '5e0a7d1c-0000-4000-8000-000000000001',
-  number: 1,
-  version: 3,
-  status: 'open',
-  channel: 'phone',
-  openedAt: '2026-06-13T12:00:00.000Z',
-  enquirer: { name: '', contact: '' },
-  callBackOn: null,
-  plants: [
-    {
-      id: 'plant-1',
-      words: '',
-      plant: null,
-      date: '2026-06-13',
-      place: { lat: 44.6, lon: -67.9 },
-      approach: 'integrated',
-      answers: [],
-      knowledgeVersion: null,
-    },
-  ],
-};
+const RECORD = { ...OPENED_CASE, version: 3 };
 const words = (text: string): CaseEvent => ({ kind: 'words-set', plantId: 'plant-1', words: text });
 const loaded = caseReducer(undefined, caseLoaded({ record: RECORD, outbox: [] }));
 const shown = (state: typeof loaded): string | undefined =>

@@ -1,3 +1,4 @@
+import { adviceContext } from '../../../../tests/support/adviceContext.ts';
 import { REFERENCE_PLACE } from '../../../../tests/support/miniLibrary.ts';
 import { almanacAt, day, findingId } from '../../../../tests/support/setting.ts';
 import { causeSchema, type Category } from '../../knowledge/schema/cause.ts';
@@ -41,18 +42,8 @@ function candidate(
   };
 }
 
-function context(change: Partial<AdviceContext> = {}): AdviceContext {
-  return {
-    today: day('2026-05-10'),
-    almanac: almanacAt({ places }, 40),
-    traits: {},
-    approach: 'integrated',
-    channel: 'phone',
-    reported: new Set(),
-    denied: new Set(),
-    ...change,
-  };
-}
+const context = (change: Partial<AdviceContext> = {}): AdviceContext =>
+  adviceContext({ places }, 40, '2026-05-10', change);
 
 const insecticide = { classes: ['insecticide'] };
 

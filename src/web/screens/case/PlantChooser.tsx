@@ -1,6 +1,5 @@
 import { useEffect, useState } from 'react';
 import {
-  Input,
   Label,
   ListBox,
   ListBoxItem,
@@ -10,18 +9,12 @@ import {
 } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { Button } from '../../kit/Button.tsx';
+import { TextBox } from '../../kit/fields.tsx';
 import { consultant } from '../../workers/consultClient.ts';
 import type { PlantChoice } from '../../workers/messages.ts';
 
-const Search = styled(Input)`
+const Search = styled(TextBox)`
   margin-top: 6px;
-  width: 100%;
-  padding: 6px 8px;
-  border: 1px solid var(--hairline);
-  border-radius: 3px;
-  background: var(--surface);
-  color: var(--ink);
-  font: inherit;
 `;
 const List = styled(ListBox<PlantChoice>)`
   max-height: 240px;

@@ -20,7 +20,7 @@ function stateOf(value: boolean | string, sure: number): Evidence['state'] {
 }
 
 /** Labels of findings that the answer knows of. */
-function labels(answer: ConsultResponse): Map<string, string> {
+function labels(answer: Pick<ConsultResponse, 'heard' | 'causes'>): Map<string, string> {
   const known = new Map(answer.heard.map(({ finding, label }) => [finding, label]));
   for (const cause of answer.causes) {
     for (const one of [...cause.for, ...cause.against]) known.set(one.finding, one.label);
@@ -29,7 +29,10 @@ function labels(answer: ConsultResponse): Map<string, string> {
 }
 
 /** Everything known about a plant: what was heard in its order, then what was answered. */
-export function listEvidence(plant: CasePlant, answer: ConsultResponse): readonly Evidence[] {
+export function listEvidence(
+  plant: CasePlant,
+  answer: Pick<ConsultResponse, 'heard' | 'causes'>,
+): readonly Evidence[] {
   const names = labels(answer);
   const settled = new Map(plant.answers.map((one) => [one.finding, one]));
   const heard = answer.heard.map(({ finding, label, part, value, sure }): Evidence => {

@@ -1,0 +1,103 @@
+import { day } from '../../../tests/support/setting.ts';
+import { causeSchema } from '../knowledge/schema/cause.ts';
+import { treatmentSchema } from '../knowledge/schema/treatment.ts';
+import type { WindowState } from '../timing/windows.ts';
+import type { Candidate, Suspect } from './candidates.ts';
+import { chooseSteps } from './choose.ts';
+import type { Judged } from './safety/judge.ts';
+
+const TODAY = day('2026-06-13');
+const suspect = (id: string, probability: number, harm = 6): Suspect => ({
+  cause: causeSchema.parse({
+    id,
+    name: `Cause ${id}`,
+    category: 'fungus',
+    hosts: {},
+    common: 'common',
+    findings: {},
+    harm: {},
+    say: 'A cause for tests.',
+    source: 'judgement',
+  }),
+  probability,
+  harm,
+});
+const A = suspect('a', 0.5);
+const B = suspect('b', 0.4);
+
+function step(
+  id: string,
+  targets: Candidate['targets'],
+  burden = 0.15,
+  rung = 'hand',
+  state: WindowState = { kind: 'always' },
+): Judged {
+  const treatment = treatmentSchema.parse({
+    id,
+    name: `Do ${id}`,
+    rung,
+    text: `Do ${id} as told.`,
+    source: 'judgement',
+  });
+  return {
+    candidate: { treatment, text: '', state, targets, burden },
+    cautions: [],
+    standing: [],
+    referTo: [],
+    forbidden: null,
+  };
+}
+const opensIn = (days: number): WindowState => ({
+  kind: 'opens',
+  span: { from: (TODAY + days) as typeof TODAY, to: (TODAY + days + 20) as typeof TODAY },
+  closedSince: null,
+});
+const ids = (steps: readonly Judged[]): string[] =>
+  chooseSteps(steps, TODAY).map(({ candidate }) => candidate.treatment.id);
+
+it('prefers a first step that helps whichever cause it is', () => {
+  const shared = step('shared', [
+    { suspect: A, effect: 0.5 },
+    { suspect: B, effect: 0.5 },
+  ]);
+  const chosen = chooseSteps([step('only-a', [{ suspect: A, effect: 0.65 }], 1.2), shared], TODAY);
+  expect(chosen[0]?.candidate.treatment.id).toBe('shared');
+});
+
+it('leaves out what does not repay its burden', () => {
+  expect(
+    ids([
+      step('good', [{ suspect: A, effect: 0.6 }]),
+      step('dear', [{ suspect: B, effect: 0.3 }], 4),
+    ]),
+  ).toEqual(['good']);
+});
+
+it('still names the lightest step where none repays its burden', () => {
+  expect(
+    ids([
+      step('dear', [{ suspect: A, effect: 0.4 }], 5),
+      step('dearer', [{ suspect: A, effect: 0.4 }], 9),
+    ]),
+  ).toEqual(['dear']);
+  expect(ids([])).toEqual([]);
+});
+
+it('puts what can be done now first, then the least drastic, then by date', () => {
+  const on = [{ suspect: A, effect: 0.65 }];
+  expect(
+    ids([
+      step('later', on, 0.1, 'hand', opensIn(60)),
+      step('soon', on, 0.1, 'hand', opensIn(20)),
+      step('spray', on, 0.1, 'conventional'),
+      step('pick', on, 0.1, 'hand'),
+    ]),
+  ).toEqual(['pick', 'spray', 'soon', 'later']);
+});
+
+it('keeps the list short enough to be said aloud', () => {
+  const many = Array.from({ length: 12 }, (_, i) =>
+    step(`s${i}`, [{ suspect: suspect(`c${i}`, 0.9), effect: 0.6 }]),
+  );
+  expect(ids(many)).toHaveLength(5);
+});

@@ -1,0 +1,48 @@
+import { plantId } from '../../../tests/support/setting.ts';
+import { plantSchema } from '../knowledge/schema/plant.ts';
+import { buildTaxonomy } from '../knowledge/taxonomy.ts';
+import { buildPlantNames, findPlants, rankPlants } from './plantNames.ts';
+import { tokenize } from './tokens.ts';
+
+const plants = [
+  { id: 'tree', name: 'Tree', rank: 'group' },
+  { id: 'spruce', name: 'Spruce', scientific: 'Picea', rank: 'genus', parents: ['tree'] },
+  { id: 'blue-spruce', name: 'Blue spruce', parents: ['spruce'], names: ['colorado spruce'] },
+  { id: 'lime', name: 'Lime', names: ['key lime'], ambiguous: ['lime'] },
+  { id: 'rose', name: 'Rose', ambiguous: ['rose'] },
+].map((plant) => plantSchema.parse({ ...plant, source: 'practice' }));
+const names = buildPlantNames(plants);
+const { lineage } = buildTaxonomy(plants);
+const named = (text: string): string[] =>
+  findPlants(names, tokenize(text)).map(({ plant }) => plant);
+const ranked = (text: string): string[] =>
+  rankPlants(findPlants(names, tokenize(text)), lineage).map(({ plant }) => plant);
+
+it.each([
+  ['our Colorado spruces', ['blue-spruce']],
+  ['a blue spruce', ['blue-spruce']],
+  ['Picea in the yard', ['spruce']],
+  ['lime green leaves', []],
+  ['my lime tree', ['lime', 'tree']],
+  ['key lime', ['lime']],
+  ['the smell rose up', []],
+  ['the roses', ['rose']],
+])('finds in "%s" %j', (text, expected) => {
+  expect(named(text)).toEqual(expected);
+});
+
+it('gives the weight of a group to its member in the same text', () => {
+  expect(ranked('A tree, a spruce, the blue spruce kind')).toEqual(['blue-spruce']);
+});
+
+it('takes the plant that is asked about before the scenery', () => {
+  expect(ranked('under the spruce my roses fail')[0]).toBe('rose');
+  expect(ranked('it looks like a spruce but it is my lime tree')[0]).toBe('lime');
+});
+
+it('shares the confidence out', () => {
+  const shares = rankPlants(findPlants(names, tokenize('roses and a spruce')), lineage);
+  expect(shares.reduce((sum, { confidence }) => sum + confidence, 0)).toBeCloseTo(1, 12);
+  expect(rankPlants([], lineage)).toEqual([]);
+  expect(lineage(plantId('blue-spruce'))).toEqual(['blue-spruce', 'spruce', 'tree']);
+});

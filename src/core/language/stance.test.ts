@@ -1,0 +1,58 @@
+import { readStance } from './stance.ts';
+import { tokenize } from './tokens.ts';
+
+type Flag = 'denied' | 'doubted' | 'theory';
+
+/** Words of a text that carry a flag. */
+function flagged(text: string, flag: Flag): string[] {
+  const tokens = tokenize(text);
+  const flags = readStance(tokens)[flag];
+  return tokens.filter((_, i) => flags[i] === true).map(({ word }) => word);
+}
+
+describe('denial', () => {
+  it.each([
+    ['no webbing, but sticky', ['webbing']],
+    ['no spots or bugs', ['spots', 'or', 'bugs']],
+    ['no spots, bugs or webs', ['spots', 'bugs', 'or', 'webs']],
+    ['not just spots', []],
+    ['it is not wilting and there is webbing', ['wilting']],
+    ['nothing moves. The leaves curl', ['moves']],
+    ["I don't know if it has webs", []],
+    ['never any fruit', ['any', 'fruit']],
+  ])('%s', (text, expected) => {
+    expect(flagged(text, 'denied')).toEqual(expected);
+  });
+
+  it('reaches no further than a few words', () => {
+    const far = 'no one two three four five six seven eight nine';
+    expect(flagged(far, 'denied')).toHaveLength(7);
+  });
+});
+
+describe('doubt', () => {
+  it.each([
+    ['maybe mildew', ['mildew']],
+    ['it could be rust, the leaves curl', ['rust']],
+    ["I'm not sure the roots rot", ['the', 'roots', 'rot']],
+    ['rain in May', []],
+  ])('%s', (text, expected) => {
+    const words = flagged(text, 'doubted');
+    expect(words).toEqual(expect.arrayContaining(expected));
+    if (expected.length === 0) expect(words).toEqual([]);
+  });
+});
+
+describe('theory', () => {
+  it.each([
+    ['she says it is mites', 'mites', true],
+    ['he told me that moles did it', 'moles', true],
+    ['I thought it was mould', 'mould', true],
+    ['is it blight', 'blight', true],
+    ['it must be grubs', 'grubs', true],
+    ['she says there are webs', 'webs', false],
+    ['there are mites', 'mites', false],
+  ])('%s', (text, word, expected) => {
+    expect(flagged(text, 'theory').includes(word)).toBe(expected);
+  });
+});

@@ -1,0 +1,16 @@
+import { briefDate, longDate, shortDate, sinceInWords } from './dates.ts';
+
+it('writes dates with month names', () => {
+  expect(longDate('2026-06-13')).toBe('Saturday 13 June 2026');
+  expect(briefDate('2026-06-13')).toBe('Sat 13 Jun 2026');
+  expect(shortDate('2026-07-01', '2026-06-13')).toBe('1 Jul');
+  expect(shortDate('2027-04-20', '2026-06-13')).toBe('20 Apr 2027');
+});
+
+it.each([
+  [5, '0:05'],
+  [125, '2:05'],
+  [3725, '1:02:05'],
+])('writes %d seconds as %s', (seconds, words) => {
+  expect(sinceInWords(seconds)).toBe(words);
+});

@@ -1,0 +1,22 @@
+import type { AdviceContext } from '../../src/core/advice/context.ts';
+import type { Compiled } from '../../src/core/knowledge/compile.ts';
+import { almanacAt, day } from './setting.ts';
+
+/** What advice depends on, on a mild day at a latitude, with anything changed. */
+export function adviceContext(
+  library: Pick<Compiled, 'places'>,
+  lat: number,
+  today: string,
+  change: Partial<AdviceContext> = {},
+): AdviceContext {
+  return {
+    today: day(today),
+    almanac: almanacAt(library, lat),
+    traits: {},
+    approach: 'integrated',
+    channel: 'phone',
+    reported: new Set(),
+    denied: new Set(),
+    ...change,
+  };
+}
