@@ -1,9 +1,10 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { loud, quiet, Stop } from './run.mjs';
 
-export const ROOT = resolve(import.meta.dirname, '../..');
+export const ROOT = resolve(fileURLToPath(import.meta.url), '../../..');
 export const DATA = join(ROOT, '.data');
 const LEAST_NODE = [20, 10];
 
