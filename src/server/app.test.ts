@@ -72,6 +72,26 @@ describe('cases', () => {
     expect(await read(opened.id)).toEqual({ ...events.reduce(applyCaseEvent, opened), version: 4 });
   });
 
+  it('gives the same case from another server on the same database', async () => {
+    const opened = await open();
+    await append(opened.id, 0, WORDS, ANSWER);
+    const other = connect(url);
+    try {
+      const again = await openOffice(other.db, '2026-06-14');
+      const restarted = createApp({
+        db: other.db,
+        office: again,
+        library: library.value,
+        log: pino({ level: 'silent' }),
+        webFolder: null,
+      });
+      const answer = await request(restarted).get(`/api/cases/${opened.id}`);
+      expect(caseRecordSchema.parse(answer.body.case)).toEqual(await read(opened.id));
+    } finally {
+      await other.close();
+    }
+  });
+
   it('can be replayed from its events', async () => {
     const opened = await open();
     await append(opened.id, 0, WORDS, ANSWER);
