@@ -105,6 +105,18 @@ test('the plant, the place and the approach open in place', async ({ page }) => 
   await saved(page);
 });
 
+test('a call-back is booked on the case and shows on the Desk', async ({ page }) => {
+  await newCase(page);
+  await page.getByRole('button', { name: /^Who:/ }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Petra Lowe');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Call back: not booked. Change' }).click();
+  await page.getByLabel(/^Day to call back/).fill('2026-06-16');
+  await saved(page);
+  await page.goto('/');
+  await expect(page.getByRole('complementary', { name: 'Call-backs' })).toContainText('Petra Lowe');
+});
+
 test('pointing at a knot shows the ranking without it', async ({ page }) => {
   await page.goto(HOSTA);
   await expect(rank(page)).toContainText('Slugs and snails');

@@ -1,3 +1,4 @@
+import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Cause } from '../knowledge/schema/cause.ts';
 import { dayInWords, type Day } from '../timing/calendar.ts';
 import { daysUntil, type WindowState } from '../timing/windows.ts';
@@ -88,11 +89,8 @@ export function headlineOf(
   const { cause, probability } = lead;
   const others = named.filter((one) => one.id !== cause.id).map(({ name }) => name.toLowerCase());
   const together = others.length > 0 ? ` together with ${others.join(' and ')}` : '';
-  return [
-    `${howSure(probability)}: ${cause.name.toLowerCase()}${together}.`,
-    cause.say,
-    tail(verdict, cause, steps, today),
-  ]
+  const name = `${howSure(probability)}: ${cause.name.toLowerCase()}${together}.`;
+  return [isCareTopic(cause) ? '' : name, cause.say, tail(verdict, cause, steps, today)]
     .filter(Boolean)
     .join(' ');
 }

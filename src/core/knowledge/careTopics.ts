@@ -2,6 +2,14 @@ import { causeSchema, type CareTopic, type Cause } from './schema/cause.ts';
 import { findingSchema, type Finding } from './schema/finding.ts';
 import { treatmentSchema, type Treatment } from './schema/treatment.ts';
 
+/** Id of the finding that the enquirer asks about a topic. */
+const askingFor = (topicId: string): string => `asks-${topicId}`;
+
+/** True for a cause that stands for a care topic: it answers a question and names no trouble. */
+export function isCareTopic(cause: Cause): boolean {
+  return askingFor(cause.id) in cause.findings;
+}
+
 /**
  * A care topic takes part in the weighing as a cause of category `care` with one telling finding:
  * that the enquirer asks about it.
@@ -14,7 +22,7 @@ export function careCause(topic: CareTopic): Cause {
     category: 'care',
     hosts: topic.hosts,
     common: 'occasional',
-    findings: { [`asks-${topic.id}`]: 'always' },
+    findings: { [askingFor(topic.id)]: 'always' },
     harm: { looks: 'moderate', pace: 'months' },
     say: topic.say,
     treatments: topic.steps.map((_, i) => ({ use: `${topic.id}-${i + 1}`, effect: 'good' })),
@@ -28,7 +36,7 @@ export function careCause(topic: CareTopic): Cause {
 /** The finding that the enquirer asks about a topic. */
 export function careFinding(topic: CareTopic): Finding {
   return findingSchema.parse({
-    id: `asks-${topic.id}`,
+    id: askingFor(topic.id),
     part: 'history',
     kind: 'context',
     label: `Asks: ${topic.name}`,

@@ -1,5 +1,5 @@
 import type { MonthDay, SeasonName, WindowRule } from '../knowledge/schema/window.ts';
-import { addDays, civil, dayAtIndex, dayIndex, DAYS_IN_YEAR, type Day } from './calendar.ts';
+import { civil, dayAtIndex, dayIndex, DAYS_IN_YEAR, type Day } from './calendar.ts';
 import { accumulate, reachedAt, type SeasonYear } from './seasonYear.ts';
 
 /** First and last day of something. */
@@ -205,9 +205,4 @@ export function daysUntil(state: WindowState, today: Day): number | null {
     case 'never':
       return null;
   }
-}
-
-/** A span widened by `days` on both sides. */
-export function widen(span: DaySpan, days: number): DaySpan {
-  return { from: addDays(span.from, -days), to: addDays(span.to, days) };
 }

@@ -1,11 +1,5 @@
 import { applyCaseEvent } from '../../contracts/applyCaseEvent.ts';
-import type {
-  AppendEvents,
-  CaseEvent,
-  CasePlant,
-  CaseRecord,
-  OpenCase,
-} from '../../contracts/cases.ts';
+import type { AppendEvents, CasePlant, CaseRecord, OpenCase } from '../../contracts/cases.ts';
 import { addDays, isoDay, parseDay } from '../../core/timing/calendar.ts';
 import { fail, ok, type Result } from '../../core/result.ts';
 import type { ClinicOffice } from '../clinic/office.ts';
@@ -73,9 +67,4 @@ export async function appendEvents(
     await insertEvents(tx, id, before.version + 1, events);
     return ok(after);
   });
-}
-
-/** Replays events over the record of a case at its opening. */
-export function replay(opening: CaseRecord, events: readonly CaseEvent[]): CaseRecord {
-  return events.reduce<CaseRecord>(applyCaseEvent, opening);
 }

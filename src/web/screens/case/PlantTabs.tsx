@@ -1,7 +1,11 @@
 import { styled } from 'styled-components';
 import type { CaseRecord } from '../../../contracts/cases.ts';
 import { Button } from '../../kit/Button.tsx';
+import { Chip } from '../../kit/Chip.tsx';
+import { Field } from '../../kit/fields.tsx';
 import { Key } from '../../kit/Key.tsx';
+import { useHappen } from './useCase.ts';
+import { briefDate } from '../../app/dates.ts';
 
 const Bar = styled.nav`
   display: flex;
@@ -23,6 +27,28 @@ const Tab = styled(Button)`
     font-weight: 600;
   }
 `;
+
+const Right = styled.div`
+  margin-left: auto;
+`;
+
+/** When to ring back; booking a day puts the case on the Desk's list, clearing it takes it off. */
+function CallBackChip({ record }: { readonly record: CaseRecord }) {
+  const happen = useHappen();
+  const { callBackOn } = record;
+  return (
+    <Chip name="Call back" value={callBackOn === null ? 'not booked' : briefDate(callBackOn)}>
+      {() => (
+        <Field
+          label="Day to call back; leave it empty for none"
+          type="date"
+          value={callBackOn ?? ''}
+          onChange={(on) => happen({ kind: 'call-back-set', on: on === '' ? null : on })}
+        />
+      )}
+    </Chip>
+  );
+}
 
 interface PlantTabsProps {
   readonly record: CaseRecord;
@@ -54,6 +80,9 @@ export function PlantTabs({ record, active, onShow, onAdd }: PlantTabsProps) {
       <Button kind="quiet" onPress={onAdd}>
         Another plant <Key>Alt P</Key>
       </Button>
+      <Right>
+        <CallBackChip record={record} />
+      </Right>
     </Bar>
   );
 }
