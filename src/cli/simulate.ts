@@ -1,27 +1,25 @@
 import { resolve } from 'node:path';
 import { makeDecision } from '../core/advice/decision.ts';
-import type { Report } from '../core/diagnosis/evidence.ts';
-import { buildNetwork, presenceAt, type Network } from '../core/diagnosis/network.ts';
+import { buildNetwork, positionsIn, type Network } from '../core/diagnosis/network.ts';
 import { weighAll, type Posterior } from '../core/diagnosis/posterior.ts';
-import {
-  ANSWER_SURE,
-  rankQuestions,
-  shortlist,
-  type Question,
-} from '../core/diagnosis/questions.ts';
+import { rankQuestions, type Question } from '../core/diagnosis/questions.ts';
+import { shortlist } from '../core/diagnosis/shortlist.ts';
 import type { Compiled } from '../core/knowledge/compile.ts';
-import type { FindingId, PlantId } from '../core/knowledge/schema/common.ts';
+import type { PlantId } from '../core/knowledge/schema/common.ts';
+import { LOSS_PER_MINUTE } from '../core/diagnosis/worth.ts';
 import { createAlmanacs } from '../core/timing/almanac.ts';
 import { seeded } from '../core/random.ts';
 import { dayOf } from '../core/timing/calendar.ts';
 import { loadLibrary } from '../server/knowledge/loadLibrary.ts';
+import { drawEnquirer, VOLUNTEERED, type SimulatedEnquirer } from './simulatedEnquirer.ts';
 
 /**
  * Simulated enquirers: a truth is drawn from the network, told in part, and questions are asked until the
- * advice is settled or the patience is spent. Three ways to choose the next question are compared.
+ * advice is settled or the patience is spent. Three ways to choose the next question are compared, on the
+ * same enquirers and with the same rule of when to stop.
  */
 const CASES = Number(process.argv[2] ?? 300);
-const PATIENCE = 25;
+const PATIENCE = 40;
 const HOSTS = [
   'tomato',
   'rose',
@@ -31,7 +29,7 @@ const HOSTS = [
   'hosta',
   'turf',
   'apple',
-  'maple',
+  'japanese-maple',
   'jade',
   'boxwood',
   'squash',
@@ -41,78 +39,6 @@ const loaded = loadLibrary(resolve('knowledge'));
 if (!loaded.ok) throw new Error('run npm run check:knowledge');
 const library: Compiled = loaded.value;
 const almanac = createAlmanacs(library.places)({ lat: 42, lon: -83 });
-const random = seeded(20260613);
-
-function draw(weights: Float64Array): number {
-  let left = random();
-  for (let h = 0; h < weights.length; h++) {
-    left -= weights[h] ?? 0;
-    if (left <= 0) return h;
-  }
-  return weights.length - 1;
-}
-
-interface Truth {
-  readonly hypothesis: number;
-  readonly present: ReadonlySet<FindingId>;
-}
-
-/** Draws what is so; of an exclusive group one choice holds. */
-function drawTruth(network: Network): Truth {
-  const hypothesis = draw(network.prior);
-  const present = new Set<FindingId>();
-  const groups = new Map<string, { id: FindingId; chance: number }[]>();
-  for (const id of network.findingIds) {
-    const node = network.node(id);
-    if (!node) continue;
-    const chance = presenceAt(network, node, hypothesis);
-    const group = library.findings.get(id)?.group;
-    if (group === undefined) {
-      if (random() < chance) present.add(id);
-    } else {
-      groups.set(group, [...(groups.get(group) ?? []), { id, chance }]);
-    }
-  }
-  for (const members of groups.values()) {
-    const total = members.reduce((sum, { chance }) => sum + chance, 0);
-    const chosen = members[draw(Float64Array.from(members, ({ chance }) => chance / total))];
-    if (chosen) present.add(chosen.id);
-  }
-  return { hypothesis, present };
-}
-
-const VOLUNTEERED = { noticeable: 0.5, other: 0.2 } as const;
-
-function openingReports(network: Network, truth: Truth): Report[] {
-  return network.findingIds
-    .filter((id) => {
-      const noticeable = library.findings.get(id)?.noticeable === true;
-      return (
-        truth.present.has(id) &&
-        random() < (noticeable ? VOLUNTEERED.noticeable : VOLUNTEERED.other)
-      );
-    })
-    .slice(0, 3)
-    .map((finding) => ({ finding, value: true, sure: 0.9 }));
-}
-
-/** A noisy answer: wrong now and then, sometimes none. */
-function answer(question: Question, truth: Truth): Report | null {
-  if (random() < 0.05) return null;
-  if (question.choices.length > 0) {
-    const right = question.choices.find(({ finding }) => truth.present.has(finding));
-    const slip = random() >= ANSWER_SURE;
-    const said =
-      slip || !right ? question.choices[Math.floor(random() * question.choices.length)] : right;
-    return said ? { finding: said.finding, value: true, sure: ANSWER_SURE } : null;
-  }
-  const id = [...library.findings.keys()].find((one) => one === question.finding);
-  if (id === undefined) return null;
-  const value = truth.present.has(id)
-    ? random() < 0.5 + ANSWER_SURE / 2
-    : random() < (1 - ANSWER_SURE) * 0.12;
-  return { finding: id, value, sure: ANSWER_SURE };
-}
 
 type Strategy = (questions: readonly Question[]) => Question | undefined;
 
@@ -126,64 +52,111 @@ const STRATEGIES: Readonly<Record<string, Strategy>> = {
 
 interface Outcome {
   readonly asked: number;
+  /** Time the questions took. */
+  readonly seconds: number;
   readonly loss: number;
   readonly settled: boolean;
+  readonly posterior: Posterior;
 }
 
-function finalLoss(network: Network, posterior: Posterior, truth: Truth): number {
+function finalLoss(network: Network, posterior: Posterior, hypothesis: number): number {
   const list = shortlist(posterior);
   const decision = makeDecision(library, network, posterior, list.positions);
-  return decision.lossUnder(decision.bestAction(list.probabilities), truth.hypothesis);
+  return decision.lossUnder(decision.bestAction(list.probabilities), hypothesis);
 }
 
 function consultOne(
   network: Network,
-  truth: Truth,
-  opening: readonly Report[],
+  { truth, opening, answer }: SimulatedEnquirer,
   choose: Strategy,
 ): Outcome {
   const reports = [...opening];
   const skipped = new Set<string>();
+  let seconds = 0;
   for (let asked = 0; ; asked++) {
-    const { posterior } = weighAll(library, network, reports, 0);
+    const { posterior } = weighAll(library, network, reports, VOLUNTEERED);
     const questions = rankQuestions(library, network, posterior, reports, skipped);
     const settled = questions.every(({ worth }) => worth <= 0);
     const next = choose(questions);
     if (settled || asked >= PATIENCE || !next)
-      return { asked, settled, loss: finalLoss(network, posterior, truth) };
-    const said = answer(next, truth);
+      return {
+        asked,
+        seconds,
+        settled,
+        posterior,
+        loss: finalLoss(network, posterior, truth.hypothesis),
+      };
+    seconds += next.seconds;
+    const said = answer(next);
     if (said) reports.push(said);
     else skipped.add(next.finding);
   }
 }
 
+/** Predicted and true shares of causes, by tenths of the predicted probability. */
+class Calibration {
+  readonly #bins = Array.from({ length: 10 }, () => ({ n: 0, predicted: 0, true: 0 }));
+
+  add(network: Network, posterior: Posterior, hypothesis: number): void {
+    const inside = positionsIn(network, hypothesis);
+    posterior.causes.forEach((p, i) => {
+      const bin = this.#bins[Math.min(9, Math.floor(p * 10))];
+      if (!bin || p < LEAST_SHOWN) return;
+      bin.n++;
+      bin.predicted += p;
+      bin.true += inside.includes(i) ? 1 : 0;
+    });
+  }
+
+  print(): void {
+    for (const { n, predicted, true: right } of this.#bins) {
+      const [said, was] = [(100 * predicted) / n, (100 * right) / n];
+      const error = Math.sqrt((was * (100 - was)) / n);
+      console.log(
+        `${said.toFixed(1).padStart(7)} % said ${was.toFixed(1).padStart(6)} % true  off by ${(was - said).toFixed(1).padStart(5)} (standard error ${error.toFixed(1)}, ${n} statements)`,
+      );
+    }
+  }
+}
+
+/** Smaller probabilities are not shown to anyone. */
+const LEAST_SHOWN = 0.005;
+
 const networks = HOSTS.map((host) => {
   const id = [...library.plants.keys()].find((one): one is PlantId => one === host);
-  return buildNetwork(library, id ?? null, almanac, dayOf(2026, 7, 10));
+  if (id === undefined) throw new Error(`${host} is not in the library`);
+  const today = dayOf(2026, 7, 10);
+  return buildNetwork(library, id, { almanac, today, experience: new Map() });
 });
 const totals = new Map(
-  Object.keys(STRATEGIES).map((name) => [name, { asked: 0, loss: 0, settled: 0 }]),
+  Object.keys(STRATEGIES).map((name) => [name, { asked: 0, seconds: 0, loss: 0, settled: 0 }]),
 );
+const calibration = new Calibration();
 for (let n = 0; n < CASES; n++) {
   const network = networks[n % networks.length];
   if (!network) continue;
-  const truth = drawTruth(network);
-  const opening = openingReports(network, truth);
   for (const [name, choose] of Object.entries(STRATEGIES)) {
-    const { asked, loss, settled } = consultOne(network, truth, opening, choose);
+    const enquirer = drawEnquirer(library, network, seeded(20260613 + n));
+    const { asked, seconds, loss, settled, posterior } = consultOne(network, enquirer, choose);
     const total = totals.get(name);
     if (total)
       totals.set(name, {
         asked: total.asked + asked,
+        seconds: total.seconds + seconds,
         loss: total.loss + loss,
         settled: total.settled + Number(settled),
       });
+    if (name === 'value of the advice')
+      calibration.add(network, posterior, enquirer.truth.hypothesis);
   }
 }
 console.log(`${CASES} simulated enquiries, seed fixed`);
-console.log(`${'questions chosen by'.padEnd(24)}questions   loss   settled`);
-for (const [name, { asked, loss, settled }] of totals) {
+console.log(`${'questions chosen by'.padEnd(24)}questions  seconds     loss   with time   settled`);
+for (const [name, { asked, seconds, loss, settled }] of totals) {
+  const withTime = loss + (LOSS_PER_MINUTE * seconds) / 60;
   console.log(
-    `${name.padEnd(24)}${(asked / CASES).toFixed(2).padStart(9)}${(loss / CASES).toFixed(2).padStart(7)}${`${Math.round((100 * settled) / CASES)} %`.padStart(10)}`,
+    `${name.padEnd(24)}${(asked / CASES).toFixed(2).padStart(9)}${(seconds / CASES).toFixed(0).padStart(9)}${(loss / CASES).toFixed(3).padStart(9)}${(withTime / CASES).toFixed(3).padStart(12)}${`${Math.round((100 * settled) / CASES)} %`.padStart(10)}`,
   );
 }
+console.log('calibration of causes at the end of the value-based questions');
+calibration.print();

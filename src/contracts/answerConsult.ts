@@ -1,11 +1,19 @@
 import type { Answer, Consultant, Consultation, Enquiry, RankedCause } from '../core/consult.ts';
+import { PLANT_QUESTION } from '../core/diagnosis/drafts.ts';
+import type { Argument } from '../core/diagnosis/explain.ts';
+import type { Experience } from '../core/diagnosis/learning.ts';
 import type { Compiled } from '../core/knowledge/compile.ts';
-import type { FindingId, PlantId } from '../core/knowledge/schema/common.ts';
+import type { CauseId, FindingId, PlantId } from '../core/knowledge/schema/common.ts';
 import { fail, ok, type Result } from '../core/result.ts';
 import { findPlants } from '../core/language/plantNames.ts';
 import { tokenize } from '../core/language/tokens.ts';
 import { isoDay, parseDay } from '../core/timing/calendar.ts';
-import { consultRequestSchema, type ConsultRequest, type ConsultResponse } from './consult.ts';
+import {
+  consultRequestSchema,
+  type ConsultRequest,
+  type ConsultResponse,
+  type Seen,
+} from './consult.ts';
 import { problemFrom, type Problem } from './problem.ts';
 
 const DEFAULT_SURE = 0.85;
@@ -40,6 +48,26 @@ function findFinding(library: Compiled, id: string): FindingId | null {
   return [...library.findings.values()].find((finding) => finding.id === id)?.id ?? null;
 }
 
+/** The plant of the request, or the one given as an answer to the question for it. */
+function requestedPlant(request: ConsultRequest): string | undefined {
+  const told = request.answers.find(({ finding }) => finding === PLANT_QUESTION)?.value;
+  return request.plant ?? (typeof told === 'string' && told !== 'unknown' ? told : undefined);
+}
+
+function findCause(library: Compiled, id: string): CauseId | null {
+  return [...library.causes.values()].find((cause) => cause.id === id)?.id ?? null;
+}
+
+/** Experience of causes that the library no longer holds is left out. */
+function toExperience(library: Compiled, seen: readonly Seen[]): Experience {
+  return new Map(
+    seen.flatMap(({ cause, cases }) => {
+      const id = findCause(library, cause);
+      return id === null ? [] : [[id, cases] as const];
+    }),
+  );
+}
+
 /** One answer of the request; `finding` may be a group, and then the value is the choice. */
 function resolveAnswer(
   library: Compiled,
@@ -48,7 +76,7 @@ function resolveAnswer(
 ): Result<Answer, Problem> {
   const finding = findFinding(library, asked);
   if (value === 'unknown') {
-    return finding !== null || library.groups.has(asked)
+    return asked === PLANT_QUESTION || finding !== null || library.groups.has(asked)
       ? ok({ kind: 'unknown', asked })
       : fail(unknownFinding(asked, `answers.${index}.finding`));
   }
@@ -66,16 +94,19 @@ function resolveAnswer(
 function toEnquiry(library: Compiled, request: ConsultRequest): Result<Enquiry, Problem> {
   const today = parseDay(request.date);
   if (!today.ok) throw new Error('the date was checked by the schema');
-  const plant = resolvePlant(library, request.plant);
+  const plant = resolvePlant(library, requestedPlant(request));
   if (!plant.ok) return plant;
   const answers: Answer[] = [];
   for (const [index, one] of request.answers.entries()) {
+    if (one.finding === PLANT_QUESTION && one.value !== 'unknown') continue;
     const answer = resolveAnswer(library, one, index);
     if (!answer.ok) return answer;
     answers.push(answer.value);
   }
   const { words, place, channel, approach } = request;
-  return ok({ words, today: today.value, place, plant: plant.value, channel, approach, answers });
+  const experience = toExperience(library, request.experience);
+  const asked = { words, today: today.value, place, plant: plant.value, channel, approach };
+  return ok({ ...asked, answers, experience });
 }
 
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));
@@ -106,13 +137,21 @@ function labelOf(library: Compiled, id: FindingId): string {
   return library.findings.get(id)?.label ?? id;
 }
 
-function describeCause(library: Compiled, ranked: RankedCause): ConsultResponse['causes'][number] {
-  const { cause, probability } = ranked;
-  const list = ranked.arguments.map(({ finding, decibans }) => ({
+function describeArguments(library: Compiled, list: readonly Argument[]) {
+  return list.map(({ finding, decibans }) => ({
     finding,
     label: labelOf(library, finding),
     decibans: round(decibans, 1),
   }));
+}
+
+function nameOf(library: Compiled, id: CauseId): string {
+  return library.causes.get(id)?.name ?? id;
+}
+
+function describeCause(library: Compiled, ranked: RankedCause): ConsultResponse['causes'][number] {
+  const { cause, probability, versus, seenHere } = ranked;
+  const list = describeArguments(library, ranked.arguments);
   return {
     id: cause.id,
     name: cause.name,
@@ -126,10 +165,16 @@ function describeCause(library: Compiled, ranked: RankedCause): ConsultResponse[
     expect: cause.expect ?? null,
     lookAlikes: cause.lookAlikes.map(({ id, tells }) => ({
       id,
-      name: library.causes.get(id)?.name ?? id,
+      name: nameOf(library, id),
       tells,
     })),
     source: cause.source,
+    versus: versus && {
+      id: versus.rival,
+      name: nameOf(library, versus.rival),
+      arguments: describeArguments(library, versus.arguments),
+    },
+    seenHere: seenHere && { cases: round(seenHere.cases, 2), factor: round(seenHere.factor, 2) },
   };
 }
 
@@ -178,7 +223,23 @@ function toResponse(library: Compiled, set: PlantId | null, found: Consultation)
       worth: round(worth, 3),
       choices: [...choices],
     })),
-    settled: found.settled,
+    settled: found.settled.settled,
+    settledWhy: { reason: found.settled.reason, sample: found.settled.sample },
+    conflicts: found.conflicts.map(({ findings, text }) => ({ findings: [...findings], text })),
+    wouldChange: found.overturning && {
+      leader: { id: found.overturning.leader, name: nameOf(library, found.overturning.leader) },
+      turns: found.overturning.turns.map(({ names, label, value, takesBack }) => ({
+        finding: names,
+        label,
+        value,
+        takesBack,
+      })),
+    },
+    pair: found.pair.map((one) => ({
+      alone: one.alone,
+      name: nameOf(library, one.alone),
+      arguments: describeArguments(library, one.arguments),
+    })),
     advice: describeAdvice(found),
     knowledge: { version: library.version },
   };

@@ -28,6 +28,13 @@ export const answerSchema = z.strictObject({
   sure: z.number().min(0).max(1).optional(),
 });
 
+/** Confirmed cases of one cause, weighted by how they were confirmed and by season. */
+export const seenSchema = z.strictObject({
+  cause: z.string().min(1).max(80),
+  cases: z.number().min(0).max(1e6),
+});
+export type Seen = z.infer<typeof seenSchema>;
+
 /** Body of `POST /api/consult` and one line of `npm run -s consult`. */
 export const consultRequestSchema = z.strictObject({
   words: z
@@ -42,6 +49,8 @@ export const consultRequestSchema = z.strictObject({
   channel: z.enum(CHANNELS).default('phone'),
   approach: z.enum(APPROACHES).default('integrated'),
   answers: z.array(answerSchema).max(200).default([]),
+  /** The clinic's confirmed cases, from `GET /api/clinic/experience`; left out, nothing learned is used. */
+  experience: z.array(seenSchema).max(2000).default([]),
 });
 export type ConsultRequest = z.infer<typeof consultRequestSchema>;
 
@@ -80,6 +89,12 @@ export const consultResponseSchema = z.object({
       expect: z.string().nullable(),
       lookAlikes: z.array(z.object({ id: z.string(), name: z.string(), tells: z.string() })),
       source: z.string(),
+      /** Decibans against the leading cause; for the leader against the second. */
+      versus: z
+        .object({ id: z.string(), name: z.string(), arguments: z.array(argumentSchema) })
+        .nullable(),
+      /** Confirmed here so often (weighted), and so much likelier for it before any evidence. */
+      seenHere: z.object({ cases: z.number(), factor: z.number() }).nullable(),
     }),
   ),
   explanation: z.array(z.string()),
@@ -96,6 +111,28 @@ export const consultResponseSchema = z.object({
     }),
   ),
   settled: z.boolean(),
+  /** Why the questions are done or not, and what to send when only a sample would help. */
+  settledWhy: z.object({ reason: z.string(), sample: z.string().nullable() }),
+  /** Reports that hardly go together, each with what to ask back. */
+  conflicts: z.array(z.object({ findings: z.array(z.string()), text: z.string() })),
+  /** The fewest answers after which another cause would lead. */
+  wouldChange: z
+    .object({
+      leader: z.object({ id: z.string(), name: z.string() }),
+      turns: z.array(
+        z.object({
+          finding: z.string(),
+          label: z.string(),
+          value: z.boolean(),
+          takesBack: z.boolean(),
+        }),
+      ),
+    })
+    .nullable(),
+  /** Where two causes together lead: what speaks for both against each alone. */
+  pair: z.array(
+    z.object({ alone: z.string(), name: z.string(), arguments: z.array(argumentSchema) }),
+  ),
   advice: z.object({
     verdict: z.enum(VERDICTS),
     headline: z.string(),

@@ -28,6 +28,7 @@ const ask = (words: string, change: Partial<Enquiry> = {}): Consultation =>
     channel: 'phone',
     approach: 'integrated',
     answers: [],
+    experience: new Map(),
     ...change,
   });
 const told = (id: string, value: boolean): Answer => ({
@@ -64,8 +65,8 @@ it('shows for each cause what speaks for and against it', () => {
 });
 
 it('is settled only when something was said', () => {
-  expect(ask('').settled).toBe(false);
-  expect(ask('webs and webs, no spots on the fern').settled).toBe(true);
+  expect(ask('').settled.settled).toBe(false);
+  expect(ask('webs and webs, no spots on the fern').settled.settled).toBe(true);
 });
 
 it('gives the same answer to the same enquiry', () => {

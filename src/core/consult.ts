@@ -1,14 +1,32 @@
 import { planAdvice, type Advice } from './advice/plan.ts';
 import type { AdviceContext, Approach, Channel } from './advice/context.ts';
-import { argumentsFor, type Argument } from './diagnosis/explain.ts';
+import { findConflicts, type Conflict } from './diagnosis/conflicts.ts';
+import { draftFindings } from './diagnosis/drafts.ts';
+import {
+  argumentsBetween,
+  argumentsFor,
+  pairArguments,
+  type Argument,
+  type PairArgument,
+} from './diagnosis/explain.ts';
 import type { Report } from './diagnosis/evidence.ts';
-import { buildNetwork, type Network } from './diagnosis/network.ts';
-import { silenceWeight, weighAll, type Posterior } from './diagnosis/posterior.ts';
-import { rankQuestions, type Question } from './diagnosis/questions.ts';
+import type { Experience } from './diagnosis/learning.ts';
+import { buildNetwork, FIRST_SINGLE, type Network } from './diagnosis/network.ts';
+import { whatWouldChange, type Overturning } from './diagnosis/overturn.ts';
+import { weighAll, type Weighing } from './diagnosis/posterior.ts';
+import { silenceWeight } from './diagnosis/silence.ts';
+import { rankQuestions, rankSamples, type Question } from './diagnosis/questions.ts';
+import { settle, type Settled } from './diagnosis/settled.ts';
 import type { Compiled } from './knowledge/compile.ts';
 import type { Cause } from './knowledge/schema/cause.ts';
-import type { CauseId, FindingId, PlantId } from './knowledge/schema/common.ts';
+import {
+  findingIdSchema,
+  type CauseId,
+  type FindingId,
+  type PlantId,
+} from './knowledge/schema/common.ts';
 import { hear, type HeardFinding } from './language/hear.ts';
+import { mixedUpLengths } from './language/measures.ts';
 import type { RankedPlant } from './language/plantNames.ts';
 import { createAlmanacs, type Almanac } from './timing/almanac.ts';
 import type { Coordinates } from './timing/climate.ts';
@@ -35,13 +53,20 @@ export interface Enquiry {
   readonly channel: Channel;
   readonly approach: Approach;
   readonly answers: readonly Answer[];
+  /** The clinic's confirmed cases; empty leaves the library's own idea of what is common. */
+  readonly experience: Experience;
 }
 
 /** A cause in the ranking, with what speaks for and against it. */
 export interface RankedCause {
   readonly cause: Cause;
   readonly probability: number;
+  /** Against nothing wrong. */
   readonly arguments: readonly Argument[];
+  /** Against the leader; for the leader itself, against the second. */
+  readonly versus: { readonly rival: CauseId; readonly arguments: readonly Argument[] } | null;
+  /** Weighted confirmed cases of the clinic, and by how much they make it likelier before any evidence. */
+  readonly seenHere: { readonly cases: number; readonly factor: number } | null;
 }
 
 /** The whole answer to an enquiry. */
@@ -53,7 +78,10 @@ export interface Consultation {
   readonly nothingWrong: number;
   readonly unexplained: number;
   readonly ask: readonly Question[];
-  readonly settled: boolean;
+  readonly settled: Settled;
+  readonly conflicts: readonly Conflict[];
+  readonly overturning: Overturning | null;
+  readonly pair: readonly PairArgument[];
   readonly advice: Advice;
 }
 
@@ -72,18 +100,34 @@ function reportsOf(heard: readonly HeardFinding[], answers: readonly Answer[]): 
 
 function rankCauses(
   network: Network,
-  posterior: Posterior,
-  evidence: Parameters<typeof argumentsFor>[1],
-) {
-  return network.causes
-    .map((cause, i) => ({ cause, i, probability: posterior.causes[i] ?? 0 }))
-    .sort((a, b) => b.probability - a.probability)
-    .slice(0, CAUSES_SHOWN)
-    .map(({ cause, i, probability }) => ({
-      cause,
-      probability,
-      arguments: argumentsFor(network, evidence, i),
-    }));
+  { posterior, evidence }: Weighing,
+  experience: Experience,
+): readonly RankedCause[] {
+  const order = [...network.causes.keys()]
+    .sort((a, b) => (posterior.causes[b] ?? 0) - (posterior.causes[a] ?? 0))
+    .slice(0, CAUSES_SHOWN);
+  return order.flatMap((i, rank) => {
+    const cause = network.causes[i];
+    const rival = order[rank === 0 ? 1 : 0];
+    const against = rival === undefined ? undefined : network.causes[rival];
+    if (!cause) return [];
+    const cases = experience.get(cause.id) ?? 0;
+    return [
+      {
+        cause,
+        probability: posterior.causes[i] ?? 0,
+        arguments: argumentsFor(evidence, i),
+        versus:
+          against && rival !== undefined
+            ? {
+                rival: against.id,
+                arguments: argumentsBetween(evidence, FIRST_SINGLE + i, FIRST_SINGLE + rival),
+              }
+            : null,
+        seenHere: cases > 0 ? { cases, factor: network.learned[i] ?? 1 } : null,
+      },
+    ];
+  });
 }
 
 const countWords = (text: string): number => text.split(/\s+/).filter(Boolean).length;
@@ -108,6 +152,7 @@ interface Setting {
   readonly plant: PlantId | null;
   readonly place: Coordinates;
   readonly today: Day;
+  readonly experience: Experience;
 }
 
 const placeKey = ({ lat, lon }: Coordinates): string => `${lat} ${lon}`;
@@ -116,8 +161,10 @@ const placeKey = ({ lat, lon }: Coordinates): string => `${lat} ${lon}`;
 export function createConsultant(library: Compiled): Consultant {
   const almanacs = keeping(createAlmanacs(library.places), placeKey);
   const networks = keeping(
-    ({ plant, place, today }: Setting) => buildNetwork(library, plant, almanacs(place), today),
-    ({ plant, place, today }) => `${plant ?? ''} ${placeKey(place)} ${today}`,
+    ({ plant, place, today, experience }: Setting) =>
+      buildNetwork(library, plant, { almanac: almanacs(place), today, experience }),
+    ({ plant, place, today, experience }) =>
+      `${plant ?? ''} ${placeKey(place)} ${today} ${[...experience].join(' ')}`,
   );
   return (enquiry) => consult(library, enquiry, almanacs(enquiry.place), networks);
 }
@@ -128,19 +175,16 @@ function consult(
   almanac: Almanac,
   networkFor: (setting: Setting) => Network,
 ): Consultation {
-  const { words, today, answers } = enquiry;
+  const { words, today, answers, experience } = enquiry;
   const heard = hear({ ...library, lineage: library.taxonomy.lineage }, words);
   const plant = enquiry.plant ?? heard.plants[0]?.plant ?? null;
-  const network = networkFor({ plant, place: enquiry.place, today });
+  const network = networkFor({ plant, place: enquiry.place, today, experience });
   const reports = reportsOf(heard.findings, answers);
-  const { posterior, evidence } = weighAll(
-    library,
-    network,
-    reports,
-    silenceWeight(countWords(words)),
-  );
+  const weighing = weighAll(library, network, reports, silenceWeight(countWords(words)));
+  const { posterior, evidence } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
-  const ask = rankQuestions(library, network, posterior, reports, skipped);
+  const questions = rankQuestions(library, network, posterior, reports, skipped);
+  const samples = rankSamples(library, network, posterior, reports);
   const context: AdviceContext = {
     today,
     almanac,
@@ -154,12 +198,37 @@ function consult(
   return {
     plants: heard.plants,
     heard: heard.findings,
-    causes: rankCauses(network, posterior, evidence),
+    causes: rankCauses(network, weighing, experience),
     explanation: posterior.explanation,
     nothingWrong: posterior.nothingWrong,
     unexplained: posterior.notInLibrary,
-    ask: ask.slice(0, 3),
-    settled: reports.length > 0 && ask.every(({ worth }) => worth <= 0),
+    ask: questions.slice(0, 3),
+    settled: settle(network, posterior, questions, samples, reports.length),
+    conflicts: [...findConflicts(library, network, reports, evidence), ...mixedUpMeasures(words)],
+    overturning: overturningOf(library, network, weighing, reports, skipped),
+    pair: pairArguments(network, posterior, evidence),
     advice: planAdvice(library, network, posterior, context),
   };
+}
+
+/** Nothing reported, nothing to overturn: common causes lead, and any answer would change that. */
+function overturningOf(
+  library: Compiled,
+  network: Network,
+  { posterior, evidence }: Weighing,
+  reports: readonly Report[],
+  skipped: ReadonlySet<string>,
+): Overturning | null {
+  if (evidence.length === 0) return null;
+  const drafts = draftFindings(library, network, reports, skipped, false);
+  const labelOf = (id: string): string =>
+    library.findings.get(findingIdSchema.parse(id))?.label ?? id;
+  return whatWouldChange(network, posterior, drafts, evidence, labelOf);
+}
+
+function mixedUpMeasures(words: string): readonly Conflict[] {
+  return mixedUpLengths(words).map(([a, b]) => ({
+    findings: [],
+    text: `"${words.slice(a.span.start, a.span.end)}" and "${words.slice(b.span.start, b.span.end)}" were both said. Which is it?`,
+  }));
 }

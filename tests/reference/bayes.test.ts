@@ -10,7 +10,7 @@ import type { Compiled } from '../../src/core/knowledge/compile.ts';
 import { BACKGROUND, FREQUENCY } from '../../src/core/knowledge/scale.ts';
 import { miniLibrary } from '../support/miniLibrary.ts';
 import { seeded } from '../../src/core/random.ts';
-import { almanacAt, day, findingId, plantId } from '../support/setting.ts';
+import { circumstancesAt, findingId, plantId } from '../support/setting.ts';
 
 const { inferences } = bayes;
 const NETWORKS = 40;
@@ -52,7 +52,7 @@ function randomNetwork(random: () => number): RandomNetwork {
       },
     })),
   );
-  const network = buildNetwork(library, plantId('fern'), almanacAt(library, 40), day('2026-06-13'));
+  const network = buildNetwork(library, plantId('fern'), circumstancesAt(library));
   return {
     library,
     network,

@@ -1,3 +1,4 @@
+import type { Circumstances } from '../../src/core/diagnosis/hosts.ts';
 import type { Compiled } from '../../src/core/knowledge/compile.ts';
 import {
   plantIdSchema,
@@ -19,3 +20,10 @@ export const findingId = (id: string): FindingId => findingIdSchema.parse(id);
 /** Almanac at a latitude near the reference place. */
 export const almanacAt = (library: Pick<Compiled, 'places'>, lat: number, lon = -83): Almanac =>
   createAlmanacs(library.places)({ lat, lon });
+
+/** 13 June at the reference place, with no cases of the clinic's own. */
+export const circumstancesAt = (library: Pick<Compiled, 'places'>): Circumstances => ({
+  almanac: almanacAt(library, 40),
+  today: day('2026-06-13'),
+  experience: new Map(),
+});

@@ -1,8 +1,9 @@
 import type { Network } from '../diagnosis/network.ts';
-import { FIRST_SINGLE, firstPair, NOT_IN_LIBRARY, NOTHING_WRONG } from '../diagnosis/network.ts';
+import { NOT_IN_LIBRARY, NOTHING_WRONG, positionsIn } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Compiled } from '../knowledge/compile.ts';
 import { BURDEN, EFFECT, RISK } from '../knowledge/scale.ts';
+import { tabulate } from '../maths.ts';
 import type { Cause } from '../knowledge/schema/cause.ts';
 import type { Treatment } from '../knowledge/schema/treatment.ts';
 import { harmPoints } from './candidates.ts';
@@ -19,6 +20,8 @@ export interface Decision {
   readonly bestAction: (weights: Float64Array) => string;
   /** Loss of the named action if a hypothesis is true. */
   readonly lossUnder: (action: string, hypothesis: number) => number;
+  /** Loss were the truth known before acting; what is lost above it is what questions can save at most. */
+  readonly leastLoss: (weights: Float64Array) => number;
 }
 
 /** Loss of giving the enquirer the wrong name for the trouble, or none. */
@@ -90,13 +93,6 @@ function planFor(
     burden: steps.reduce((sum, step) => sum + burdenOf(step), 0),
     effect,
   };
-}
-
-/** Positions of the causes of a hypothesis. */
-function positionsIn(network: Network, hypothesis: number): readonly number[] {
-  if (hypothesis < FIRST_SINGLE) return [];
-  if (hypothesis < firstPair(network)) return [hypothesis - FIRST_SINGLE];
-  return network.pairs[hypothesis - firstPair(network)] ?? [];
 }
 
 function likeliest(posterior: Posterior): readonly number[] {
@@ -188,9 +184,19 @@ export function makeDecision(
   const losses = Float64Array.from(
     actions.flatMap((action) => positions.map((h) => lossUnder(action, h))),
   );
+  const least = tabulate(width, (k) => {
+    let loss = Infinity;
+    for (let at = k; at < losses.length; at += width) loss = Math.min(loss, losses[at] ?? 0);
+    return loss;
+  });
   return {
     bestLoss: (weights) => rowLoss(losses, width, bestRow(losses, width, weights), weights),
     bestAction: (weights) => actions[bestRow(losses, width, weights)] ?? LEAVE,
     lossUnder,
+    leastLoss: (weights) => {
+      let loss = 0;
+      for (let k = 0; k < width; k++) loss += (weights[k] ?? 0) * (least[k] ?? 0);
+      return loss;
+    },
   };
 }

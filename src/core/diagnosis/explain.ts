@@ -1,9 +1,10 @@
-import type { FindingId } from '../knowledge/schema/common.ts';
+import type { CauseId, FindingId } from '../knowledge/schema/common.ts';
 import { decibans } from '../maths.ts';
-import { FIRST_SINGLE, NOTHING_WRONG, type Network } from './network.ts';
-import type { Weighed } from './posterior.ts';
+import { FIRST_SINGLE, NOTHING_WRONG, positionsIn, type Network } from './network.ts';
+import type { Posterior } from './posterior.ts';
+import type { Weighed } from './weigh.ts';
 
-/** How far one report speaks for (positive) or against (negative) a cause, in decibans. */
+/** How far one report speaks for (positive) or against (negative) a hypothesis, in decibans. */
 export interface Argument {
   readonly finding: FindingId;
   readonly decibans: number;
@@ -12,21 +13,48 @@ export interface Argument {
 /** Reports that move a cause by less than this many decibans are not worth a line. */
 const WORTH_SAYING = 0.5;
 
-/** Weight of evidence of each report for a cause alone against nothing wrong, the strongest first. */
-export function argumentsFor(
-  network: Network,
+const strongestFirst = (list: readonly Argument[]): readonly Argument[] =>
+  [...list].sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans));
+
+/** Weight of evidence of each report for one hypothesis against another, the strongest first (I. J. Good, 1950). */
+export function argumentsBetween(
   evidence: readonly Weighed[],
-  cause: number,
+  hypothesis: number,
+  rival: number,
 ): readonly Argument[] {
-  return evidence
-    .map(({ finding, likelihood }) => ({
-      finding,
-      decibans: decibans(
-        (likelihood[FIRST_SINGLE + cause] ?? 1) / (likelihood[NOTHING_WRONG] ?? 1),
-      ),
-    }))
-    .filter(
-      (argument) => network.causes.length > cause && Math.abs(argument.decibans) >= WORTH_SAYING,
-    )
-    .sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans));
+  return strongestFirst(
+    evidence
+      .map(({ finding, likelihood }) => ({
+        finding,
+        decibans: decibans((likelihood[hypothesis] ?? 1) / (likelihood[rival] ?? 1)),
+      }))
+      .filter((argument) => Math.abs(argument.decibans) >= WORTH_SAYING),
+  );
+}
+
+/** Weight of evidence of each report for a cause alone against nothing wrong, the strongest first. */
+export function argumentsFor(evidence: readonly Weighed[], cause: number): readonly Argument[] {
+  return argumentsBetween(evidence, FIRST_SINGLE + cause, NOTHING_WRONG);
+}
+
+/** What two causes together explain that one of them alone does not. */
+export interface PairArgument {
+  /** The member that is weighed alone. */
+  readonly alone: CauseId;
+  readonly arguments: readonly Argument[];
+}
+
+/** Where the likeliest hypothesis is a pair: what speaks for it against each of its members alone; else empty. */
+export function pairArguments(
+  network: Network,
+  posterior: Posterior,
+  evidence: readonly Weighed[],
+): readonly PairArgument[] {
+  const members = positionsIn(network, posterior.best);
+  if (members.length < 2) return [];
+  return members.flatMap((position) => {
+    const cause = network.causes[position];
+    const list = argumentsBetween(evidence, posterior.best, FIRST_SINGLE + position);
+    return cause ? [{ alone: cause.id, arguments: list }] : [];
+  });
 }

@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
-import { almanacAt, day, findingId, plantId } from '../../../tests/support/setting.ts';
+import { circumstancesAt, findingId, plantId } from '../../../tests/support/setting.ts';
 import type { Report } from './evidence.ts';
 import { buildNetwork, presenceAt, type Network } from './network.ts';
-import { weighAll, withoutImplied, type Posterior } from './posterior.ts';
+import { weighAll, type Posterior } from './posterior.ts';
+import { withoutImplied } from './weigh.ts';
 
 const library = miniLibrary(
   [
@@ -26,9 +27,7 @@ const library = miniLibrary(
 const network: Network = buildNetwork(
   library,
   plantId('fern'),
-  almanacAt(library, 40),
-  day('2026-06-13'),
-);
+  circumstancesAt(library));
 const report = (id: string, value: boolean, sure = 0.9): Report => ({
   finding: findingId(id),
   value,
@@ -103,8 +102,10 @@ it('weighs the choices of a group against each other', () => {
 
 it('favours a pair in which one cause invites the other', () => {
   const pairPrior = (x: string, y: string): number => {
-    const k = network.pairs.findIndex(
-      ([i, j]) => network.causes[i]?.id === x && network.causes[j]?.id === y,
+    const k = [...network.pairs.first.keys()].findIndex(
+      (pair) =>
+        network.causes[network.pairs.first[pair] ?? -1]?.id === x &&
+        network.causes[network.pairs.second[pair] ?? -1]?.id === y,
     );
     return network.prior[2 + network.causes.length + k] ?? NaN;
   };
@@ -119,7 +120,7 @@ it('holds silence about a noticeable sign a little against its cause', () => {
       { id: 'b', findings: {} },
     ],
   );
-  const net = buildNetwork(loud, plantId('fern'), almanacAt(loud, 40), day('2026-06-13'));
+  const net = buildNetwork(loud, plantId('fern'), circumstancesAt(loud));
   const [mute, telling] = [0, 0.4].map(
     (silence) => weighAll(loud, net, [], silence).posterior.causes[0] ?? NaN,
   );
@@ -141,7 +142,7 @@ it('weighs silence as the slow plain version does', () => {
       { id: 'c', findings: { z: 'often' } },
     ],
   );
-  const net = buildNetwork(loud, plantId('fern'), almanacAt(loud, 40), day('2026-06-13'));
+  const net = buildNetwork(loud, plantId('fern'), circumstancesAt(loud));
   const silence = 0.37;
   const plain = net.prior.map((prior, h) =>
     ['x', 'y', 'z'].reduce((weight, id) => {

@@ -1,24 +1,16 @@
 import type { Compiled } from '../knowledge/compile.ts';
-import type { CauseId, FindingId } from '../knowledge/schema/common.ts';
-import { reliabilityOf, reportLikelihood, type Report } from './evidence.ts';
+import type { CauseId } from '../knowledge/schema/common.ts';
+import type { Report } from './evidence.ts';
 import {
   firstPair,
   FIRST_SINGLE,
   NOTHING_WRONG,
   NOT_IN_LIBRARY,
-  presence,
-  presenceAt,
-  type FindingNode,
+  positionsIn,
   type Network,
 } from './network.ts';
-
-/** A piece of evidence ready to weigh: its likelihood under every hypothesis. */
-export interface Weighed {
-  readonly finding: FindingId;
-  readonly value: boolean;
-  readonly sure: number;
-  readonly likelihood: Float64Array;
-}
+import { multiplySilence, unmentioned } from './silence.ts';
+import { weighReports, type Weighed } from './weigh.ts';
 
 /** The outcome of weighing. */
 export interface Posterior {
@@ -28,173 +20,68 @@ export interface Posterior {
   readonly causes: Float64Array;
   readonly nothingWrong: number;
   readonly notInLibrary: number;
-  /** The likeliest hypothesis, as cause ids: none, one or two. */
+  /** The likeliest hypothesis, and the same as cause ids: none, one or two. */
+  readonly best: number;
   readonly explanation: readonly CauseId[];
-}
-
-/** Chance of a choice of an exclusive group under each hypothesis: its presence as a share of all the choices'. */
-function choiceShare(
-  network: Network,
-  chosen: FindingNode,
-  members: readonly FindingNode[],
-): Float64Array {
-  const own = presence(network, chosen);
-  const total = new Float64Array(own.length);
-  for (const member of members) {
-    const one = member.id === chosen.id ? own : presence(network, member);
-    for (let h = 0; h < total.length; h++) total[h] = (total[h] ?? 0) + (one[h] ?? 0);
-  }
-  return own.map((value, h) => value / (total[h] ?? 1));
-}
-
-function groupNodes(library: Compiled, network: Network, group: string): FindingNode[] {
-  return (library.groupMembers.get(group) ?? [])
-    .map(({ id }) => network.node(id))
-    .filter((node) => node !== null);
-}
-
-/** Some cause of the host shows the finding. */
-function isRelevant(node: FindingNode): boolean {
-  return node.miss.some((miss) => miss < 1);
-}
-
-/** Likelihood of one report under every hypothesis; null when no cause of the host shows it, as it then tells nothing. */
-export function weigh(library: Compiled, network: Network, report: Report): Weighed | null {
-  const node = network.node(report.finding);
-  const finding = library.findings.get(report.finding);
-  if (!node || !finding || !isRelevant(node)) return null;
-  const members = finding.group === undefined ? [] : groupNodes(library, network, finding.group);
-  const present =
-    members.length > 1 ? choiceShare(network, node, members) : presence(network, node);
-  const background = members.length > 1 ? 1 / members.length : node.background;
-  const reliability = reliabilityOf(report.sure, background);
-  return {
-    ...report,
-    likelihood: present.map((p) => reportLikelihood(p, report.value, reliability)),
-  };
+  /** Natural logarithm of the probability of all that was reported. */
+  readonly logEvidence: number;
 }
 
 /**
- * Reports without those that a more specific one implies, so that nothing is counted twice:
- * "orange pustules" replaces "spots"; a denied general finding drops denials of its special cases.
+ * Multiplies in place and scales by the largest value. Returns the logarithm of the scale: the sum of these
+ * is kept, so the weights are those of a computation in logarithms without a logarithm for each hypothesis.
  */
-export function withoutImplied(library: Compiled, reports: readonly Report[]): readonly Report[] {
-  const implies = (special: Report, general: Report): boolean =>
-    special.finding !== general.finding &&
-    library.implied(special.finding).includes(general.finding);
-  return reports.filter((report) =>
-    report.value
-      ? !reports.some((other) => other.value && implies(other, report))
-      : !reports.some((other) => !other.value && implies(report, other)),
-  );
-}
-
-/** Chance at most that a noticeable finding goes unmentioned because it is not there, for a talkative enquirer. */
-const MENTIONS_WHEN_THERE = 0.4;
-/** Words after which an enquirer has said what there is to say; our own estimate. */
-const FULL_ACCOUNT_WORDS = 45;
-
-/** Weight of silence for a text of so many words, 0 to {@link MENTIONS_WHEN_THERE}. */
-export function silenceWeight(words: number): number {
-  return MENTIONS_WHEN_THERE * Math.min(1, words / FULL_ACCOUNT_WORDS);
-}
-
-/** Noticeable findings of the host about which nothing was said, neither of them nor of anything more general or special. */
-function unmentioned(
-  library: Compiled,
-  network: Network,
-  reports: readonly Report[],
-): FindingNode[] {
-  const spoken = new Set(reports.flatMap(({ finding }) => library.implied(finding)));
-  return network.findingIds
-    .filter((id) => library.findings.get(id)?.noticeable === true)
-    .filter((id) => !library.implied(id).some((one) => spoken.has(one)))
-    .map((id) => network.node(id))
-    .filter((node) => node !== null);
-}
-
-/** Multiplies in place and scales by the largest value, so that many small likelihoods do not underflow. */
-function multiply(weights: Float64Array, likelihood: Float64Array): void {
+function multiply(weights: Float64Array, likelihood: Float64Array): number {
   let largest = 0;
   for (let h = 0; h < weights.length; h++) {
     const value = (weights[h] ?? 0) * (likelihood[h] ?? 0);
     weights[h] = value;
     if (value > largest) largest = value;
   }
-  if (largest > 0)
-    for (let h = 0; h < weights.length; h++) weights[h] = (weights[h] ?? 0) / largest;
-}
-
-/**
- * Multiplies in place by the chance that a finding goes unmentioned. The same as multiplying by
- * 1 - silence x presence, without an array for each of some dozen findings; no factor is below
- * 1 - silence, so nothing underflows.
- */
-function multiplySilence(
-  weights: Float64Array,
-  network: Network,
-  node: FindingNode,
-  silence: number,
-): void {
-  const { miss } = node;
-  const clear = silence * (1 - node.background);
-  const base = 1 - silence;
-  weights[NOTHING_WRONG] = (weights[NOTHING_WRONG] ?? 0) * (1 - silence * node.background);
-  weights[NOT_IN_LIBRARY] =
-    (weights[NOT_IN_LIBRARY] ?? 0) * (1 - silence * presenceAt(network, node, NOT_IN_LIBRARY));
-  for (let i = 0; i < miss.length; i++) {
-    weights[FIRST_SINGLE + i] = (weights[FIRST_SINGLE + i] ?? 0) * (base + clear * (miss[i] ?? 1));
-  }
-  const start = firstPair(network);
-  for (let k = 0; k < network.pairs.length; k++) {
-    const pair = network.pairs[k];
-    if (pair)
-      weights[start + k] =
-        (weights[start + k] ?? 0) * (base + clear * (miss[pair[0]] ?? 1) * (miss[pair[1]] ?? 1));
-  }
+  if (largest <= 0) return 0;
+  for (let h = 0; h < weights.length; h++) weights[h] = (weights[h] ?? 0) / largest;
+  return Math.log(largest);
 }
 
 /** Ids of the causes of a hypothesis. */
 export function causesOf(network: Network, hypothesis: number): readonly CauseId[] {
-  const id = (position: number | undefined): CauseId[] => {
-    const cause = position === undefined ? undefined : network.causes[position];
-    return cause ? [cause.id] : [];
-  };
-  if (hypothesis < FIRST_SINGLE) return [];
-  if (hypothesis < firstPair(network)) return id(hypothesis - FIRST_SINGLE);
-  const pair = network.pairs[hypothesis - firstPair(network)];
-  return pair ? [...id(pair[0]), ...id(pair[1])] : [];
+  return positionsIn(network, hypothesis)
+    .map((position) => network.causes[position]?.id)
+    .filter((id) => id !== undefined);
 }
 
-function summarise(network: Network, hypotheses: Float64Array): Posterior {
-  const causes = new Float64Array(network.causes.length);
-  for (let i = 0; i < causes.length; i++) causes[i] = hypotheses[FIRST_SINGLE + i] ?? 0;
+function marginals(network: Network, hypotheses: Float64Array): Float64Array {
+  const { first, second } = network.pairs;
   const start = firstPair(network);
-  let best = NOTHING_WRONG;
-  network.pairs.forEach(([i, j], k) => {
+  const causes = hypotheses.slice(FIRST_SINGLE, start);
+  for (let k = 0; k < first.length; k++) {
     const p = hypotheses[start + k] ?? 0;
+    const [i, j] = [first[k] ?? 0, second[k] ?? 0];
     causes[i] = (causes[i] ?? 0) + p;
     causes[j] = (causes[j] ?? 0) + p;
-  });
-  hypotheses.forEach((p, h) => {
-    if (p > (hypotheses[best] ?? 0)) best = h;
-  });
-  return {
-    hypotheses,
-    causes,
-    nothingWrong: hypotheses[NOTHING_WRONG] ?? 0,
-    notInLibrary: hypotheses[NOT_IN_LIBRARY] ?? 0,
-    explanation: causesOf(network, best),
-  };
+  }
+  return causes;
 }
 
-/** Normalises weights to probabilities and sums them by cause. */
-export function posteriorFrom(network: Network, weights: Float64Array): Posterior {
-  const total = weights.reduce((sum, value) => sum + value, 0);
-  return summarise(
-    network,
-    weights.map((value) => value / total),
-  );
+/** Normalises weights to probabilities and sums them by cause. `logScale` is what the weights were divided by. */
+export function posteriorFrom(network: Network, weights: Float64Array, logScale = 0): Posterior {
+  let total = 0;
+  let best = NOTHING_WRONG;
+  for (let h = 0; h < weights.length; h++) {
+    total += weights[h] ?? 0;
+    if ((weights[h] ?? 0) > (weights[best] ?? 0)) best = h;
+  }
+  const hypotheses = new Float64Array(weights.length);
+  for (let h = 0; h < weights.length; h++) hypotheses[h] = (weights[h] ?? 0) / total;
+  return {
+    hypotheses,
+    causes: marginals(network, hypotheses),
+    nothingWrong: hypotheses[NOTHING_WRONG] ?? 0,
+    notInLibrary: hypotheses[NOT_IN_LIBRARY] ?? 0,
+    best,
+    explanation: causesOf(network, best),
+    logEvidence: logScale + Math.log(total),
+  };
 }
 
 /** What weighing returns: the posterior and each report's own likelihoods, for the explanation. */
@@ -205,7 +92,7 @@ export interface Weighing {
 
 /**
  * Exact posterior over nothing wrong, not in the library, every cause and every pair.
- * `silence` is the weight of what was not mentioned, see {@link silenceWeight}; 0 leaves it out.
+ * `silence` is the weight of what was not mentioned, see `silenceWeight`; 0 leaves it out.
  */
 export function weighAll(
   library: Compiled,
@@ -213,14 +100,29 @@ export function weighAll(
   reports: readonly Report[],
   silence: number,
 ): Weighing {
-  const evidence = withoutImplied(library, reports)
-    .map((report) => weigh(library, network, report))
-    .filter((one) => one !== null);
+  const evidence = weighReports(library, network, reports);
   const weights = network.prior.slice();
-  for (const { likelihood } of evidence) multiply(weights, likelihood);
+  let logScale = 0;
+  for (const { likelihood } of evidence) logScale += multiply(weights, likelihood);
   if (silence > 0) {
     for (const node of unmentioned(library, network, reports))
       multiplySilence(weights, network, node, silence);
   }
-  return { posterior: posteriorFrom(network, weights), evidence };
+  return { posterior: posteriorFrom(network, weights, logScale), evidence };
+}
+
+/** Probability of each host of the network, given what was reported. Sums to 1; in the order of `network.hosts`. */
+export function hostChances(network: Network, posterior: Posterior): readonly number[] {
+  if (network.hosts.length === 1) return [1];
+  const ratio = posterior.hypotheses.map((p, h) => {
+    const prior = network.prior[h] ?? 0;
+    return prior > 0 ? p / prior : 0;
+  });
+  const weights = network.hosts.map(({ share, at }) => {
+    let sum = 0;
+    for (let h = 0; h < ratio.length; h++) if ((ratio[h] ?? 0) > 0) sum += (ratio[h] ?? 0) * at(h);
+    return share * sum;
+  });
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  return weights.map((weight) => weight / total);
 }

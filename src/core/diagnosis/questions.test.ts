@@ -1,10 +1,11 @@
 import { miniLibrary, type MiniCause } from '../../../tests/support/miniLibrary.ts';
-import { almanacAt, day, findingId, plantId } from '../../../tests/support/setting.ts';
+import { circumstancesAt, findingId, plantId } from '../../../tests/support/setting.ts';
 import { makeDecision } from '../advice/decision.ts';
 import type { Report } from './evidence.ts';
 import { buildNetwork, presenceAt } from './network.ts';
 import { weighAll } from './posterior.ts';
-import { rankQuestions, shortlist, type Question } from './questions.ts';
+import { rankQuestions, type Question } from './questions.ts';
+import { shortlist } from './shortlist.ts';
 
 const treatment = (id: string) => ({
   id,
@@ -29,7 +30,7 @@ function ask(
   more: Record<string, unknown> = {},
 ): readonly Question[] {
   const library = miniLibrary(findings, causes, { ...TREATMENTS, ...more });
-  const network = buildNetwork(library, plantId('fern'), almanacAt(library, 40), day('2026-06-13'));
+  const network = buildNetwork(library, plantId('fern'), circumstancesAt(library));
   const { posterior } = weighAll(library, network, reports, 0);
   return rankQuestions(library, network, posterior, reports, new Set(skipped));
 }
@@ -102,7 +103,7 @@ describe('the decision', () => {
     [cause('a', 'water', { shared: 'always' }), cause('b', 'prune', { decides: 'always' })],
     TREATMENTS,
   );
-  const network = buildNetwork(library, plantId('fern'), almanacAt(library, 40), day('2026-06-13'));
+  const network = buildNetwork(library, plantId('fern'), circumstancesAt(library));
   const { posterior } = weighAll(library, network, [], 0);
   const list = shortlist(posterior);
   const decision = makeDecision(library, network, posterior, list.positions);

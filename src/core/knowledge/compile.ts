@@ -100,24 +100,22 @@ export function compileLibrary(library: Library): Compiled {
   };
 }
 
-/**
- * How readily a plant takes a cause, as a factor: the nearest host in its lineage decides. A group
- * ("some maple") takes the causes of its members at half strength. 0 when it is no host.
- */
+/** How readily a plant takes a cause, as a factor: the nearest host in its lineage decides; 0 when it is no host. */
 export function susceptibilityOf(cause: Cause, plant: PlantId, taxonomy: Taxonomy): number {
-  const hosts = cause.hosts;
   for (const one of taxonomy.lineage(plant)) {
-    const word = hosts[one];
+    const word = cause.hosts[one];
     if (word !== undefined) return SUSCEPTIBILITY[word];
   }
-  const below = taxonomy.below(plant).flatMap((one) => {
-    const word = hosts[one];
-    return word === undefined ? [] : [SUSCEPTIBILITY[word]];
-  });
-  return below.length === 0 ? 0 : Math.max(...below) / 2;
+  return 0;
 }
 
 /** How common a cause is among enquiries, before host, season and evidence. */
 export function commonnessOf(cause: Cause): number {
   return COMMONNESS[cause.common];
+}
+
+/** How often people ask about a plant, as a weight; that of an unknown plant is 1. */
+export function popularityOf(library: Compiled, plant: PlantId): number {
+  const known = library.plants.get(plant);
+  return known ? COMMONNESS[known.common] : 1;
 }

@@ -29,9 +29,6 @@ describe('susceptibility', () => {
     expect(susceptibilityOf(cause({ maple: 'usual', 'silver-maple': 'very' }), plantId('silver-maple'), taxonomy)).toBe(2);
     expect(susceptibilityOf(cause({ tree: 'usual', 'silver-maple': 'immune' }), plantId('silver-maple'), taxonomy)).toBe(0);
   });
-  it('gives a vague host the causes of its members at half strength', () => {
-    expect(susceptibilityOf(cause({ 'silver-maple': 'very' }), plantId('maple'), taxonomy)).toBe(1);
-  });
   it('is nothing for a stranger', () => {
     expect(susceptibilityOf(cause({ 'silver-maple': 'very' }), plantId('dwarf-maple'), taxonomy)).toBe(0);
   });

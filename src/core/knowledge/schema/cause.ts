@@ -51,6 +51,13 @@ export const optionSchema = z.strictObject({
   text: z.string().optional(),
 });
 
+/** One stage of the culprit's life; `shows` lists findings that can be seen only then. */
+export const stageSchema = z.strictObject({
+  name: z.string(),
+  when: windowSchema,
+  shows: z.array(findingIdSchema).default([]),
+});
+
 const avoidSchema = z.strictObject({ text: z.string(), why: z.string() });
 
 /** A pest, disease, shortage, condition or normal look. Shape of one entry of `knowledge/causes/*.yaml`. */
@@ -67,7 +74,7 @@ export const causeSchema = z.strictObject({
   leadsTo: z.array(causeIdSchema).default([]),
   /** When it can be seen; out of this window it is less likely, not impossible. */
   seen: windowSchema.default({ kind: 'any' }),
-  stages: z.array(z.strictObject({ name: z.string(), when: windowSchema })).default([]),
+  stages: z.array(stageSchema).default([]),
   harm: harmSchema,
   lookAlikes: z.array(z.strictObject({ id: causeIdSchema, tells: z.string() })).default([]),
   /** One sentence to say aloud. */

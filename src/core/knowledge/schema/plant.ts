@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { plantIdSchema, sourceRefSchema } from './common.ts';
+import { COMMONNESS } from '../scale.ts';
+import { plantIdSchema, sourceRefSchema, wordOf } from './common.ts';
 
 /** What a plant is for the rules of advice; each trait is inherited from the parents unless set. */
 export const traitsSchema = z.strictObject({
@@ -28,6 +29,8 @@ export const plantSchema = z.strictObject({
   /** Names that are also ordinary words (olive, lime): counted only beside a word such as tree, bush or my. */
   ambiguous: z.array(z.string()).default([]),
   traits: traitsSchema.default({}),
+  /** How often people ask about it; weighs the hosts when the plant is not known. */
+  common: wordOf(COMMONNESS).default('occasional'),
   source: sourceRefSchema,
 });
 

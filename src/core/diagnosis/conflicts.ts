@@ -1,0 +1,112 @@
+import type { Compiled } from '../knowledge/compile.ts';
+import type { FindingId } from '../knowledge/schema/common.ts';
+import type { Report } from './evidence.ts';
+import type { Network } from './network.ts';
+import type { Weighed } from './weigh.ts';
+
+/** Reports that cannot, or hardly can, all be so. */
+export interface Conflict {
+  readonly findings: readonly FindingId[];
+  /** What to ask back. */
+  readonly text: string;
+}
+
+const labelOf = (library: Compiled, id: FindingId): string => library.findings.get(id)?.label ?? id;
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** Choices of an exclusive group that were both affirmed. */
+function groupConflicts(library: Compiled, affirmed: readonly FindingId[]): Conflict[] {
+  const byGroup = new Map<string, FindingId[]>();
+  for (const id of affirmed) {
+    const group = library.findings.get(id)?.group;
+    if (group !== undefined) byGroup.set(group, [...(byGroup.get(group) ?? []), id]);
+  }
+  return [...byGroup]
+    .filter(([, ids]) => ids.length > 1)
+    .map(([group, findings]) => {
+      const both = findings.map((id) => lower(labelOf(library, id))).join(' and ');
+      const question = library.groups.get(group)?.question ?? 'Which is it?';
+      return { findings, text: `Reported together: ${both}. ${question}` };
+    });
+}
+
+/** A special kind was affirmed and the thing itself denied. */
+function kindConflicts(library: Compiled, reports: readonly Report[]): Conflict[] {
+  const denied = reports.filter(({ value }) => !value).map(({ finding }) => finding);
+  return reports
+    .filter(({ value }) => value)
+    .flatMap(({ finding }) =>
+      denied
+        .filter((general) => general !== finding && library.implied(finding).includes(general))
+        .map((general) => ({
+          findings: [finding, general],
+          text: `"${labelOf(library, finding)}" was reported, but "${lower(labelOf(library, general))}" denied. Which holds?`,
+        })),
+    );
+}
+
+/** Needles and leaves on one plant: often two plants, or one of them loosely named. */
+function partConflict(library: Compiled, affirmed: readonly FindingId[]): Conflict[] {
+  const onPart = (part: string): FindingId[] =>
+    affirmed.filter((id) => library.findings.get(id)?.part === part);
+  const [needles, leaves] = [onPart('needle'), onPart('leaf')];
+  if (needles.length === 0 || leaves.length === 0) return [];
+  return [
+    {
+      findings: [...needles, ...leaves],
+      text: 'Needles and leaves were both reported. Is this one plant, or are there two?',
+    },
+  ];
+}
+
+/** Two reports this many times rarer together than if they had nothing to do with each other are asked back. */
+const SELDOM_TOGETHER = 4;
+
+/**
+ * Pairs of reports that hardly go together: P(a) P(b) / P(a, b), the measure of conflict of Jensen,
+ * Chamberlain, Nordahl and Jensen ("Analysis in HUGIN of data conflict", 1990). The worst pair only.
+ */
+function seldomTogether(
+  library: Compiled,
+  { prior }: Network,
+  evidence: readonly Weighed[],
+): Conflict[] {
+  const affirmed = evidence.filter(({ value }) => value);
+  const alone = affirmed.map(({ likelihood }) =>
+    likelihood.reduce((sum, p, h) => sum + p * (prior[h] ?? 0), 0),
+  );
+  let worst: { ratio: number; findings: readonly FindingId[] } = { ratio: 0, findings: [] };
+  affirmed.forEach((a, i) => {
+    affirmed.slice(i + 1).forEach((b, k) => {
+      let together = 0;
+      for (let h = 0; h < prior.length; h++)
+        together += (prior[h] ?? 0) * (a.likelihood[h] ?? 0) * (b.likelihood[h] ?? 0);
+      const ratio = ((alone[i] ?? 0) * (alone[i + 1 + k] ?? 0)) / together;
+      if (ratio > worst.ratio) worst = { ratio, findings: [a.finding, b.finding] };
+    });
+  });
+  if (worst.ratio < SELDOM_TOGETHER) return [];
+  const both = worst.findings.map((id) => `"${lower(labelOf(library, id))}"`).join(' and ');
+  return [
+    {
+      findings: worst.findings,
+      text: `Hardly any cause shows both ${both}. Is one of them misheard, or are there two troubles?`,
+    },
+  ];
+}
+
+/** Contradictions among the reports, the plain ones first. */
+export function findConflicts(
+  library: Compiled,
+  network: Network,
+  reports: readonly Report[],
+  evidence: readonly Weighed[],
+): readonly Conflict[] {
+  const affirmed = reports.filter(({ value }) => value).map(({ finding }) => finding);
+  const plain = [
+    ...groupConflicts(library, affirmed),
+    ...kindConflicts(library, reports),
+    ...partConflict(library, affirmed),
+  ];
+  return plain.length > 0 ? plain : seldomTogether(library, network, evidence);
+}

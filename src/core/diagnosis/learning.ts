@@ -1,0 +1,69 @@
+import type { CauseId } from '../knowledge/schema/common.ts';
+
+/** How a cause was confirmed after the advice. */
+export const CONFIRMATIONS = ['laboratory', 'in-hand', 'photograph', 'enquirer'] as const;
+export type Confirmation = (typeof CONFIRMATIONS)[number];
+
+/** What one confirmed case counts, by how it was confirmed; our own estimates of how often each is right. */
+export const CONFIRMATION_WEIGHT: Readonly<Record<Confirmation, number>> = {
+  laboratory: 1,
+  'in-hand': 0.8,
+  photograph: 0.5,
+  enquirer: 0.25,
+};
+
+/** A case whose cause became known. `month` is 1 to 12. */
+export interface Outcome {
+  readonly cause: CauseId;
+  readonly confirmed: Confirmation;
+  readonly month: number;
+}
+
+/** Weighted number of confirmed cases of each cause, as they count in one season. */
+export type Experience = ReadonlyMap<CauseId, number>;
+
+/** What a case of another season counts beside one of this season. */
+const OTHER_SEASON = 0.25;
+/** Months apart, around the year, that are still the same season. */
+const SEASON_MONTHS = 1;
+/** Cases that the library's own idea of what is common is worth: the sum of the Dirichlet parameters. */
+export const LIBRARY_CASES = 30;
+/** However many cases there are, a cause becomes at most this much more, or less, common. */
+export const MOST_FACTOR = 3;
+
+const monthsApart = (a: number, b: number): number => {
+  const apart = Math.abs(a - b) % 12;
+  return Math.min(apart, 12 - apart);
+};
+
+/** Sums outcomes to what they count in a month, 1 to 12. */
+export function experienceIn(month: number, outcomes: readonly Outcome[]): Experience {
+  const counts = new Map<CauseId, number>();
+  for (const { cause, confirmed, month: then } of outcomes) {
+    const season = monthsApart(month, then) <= SEASON_MONTHS ? 1 : OTHER_SEASON;
+    counts.set(cause, (counts.get(cause) ?? 0) + season * CONFIRMATION_WEIGHT[confirmed]);
+  }
+  return counts;
+}
+
+/**
+ * Factors by which experience moves the weights of a host's causes: the mean of the Dirichlet posterior
+ * (library share x {@link LIBRARY_CASES} + cases seen) over the library's share, bounded by {@link MOST_FACTOR}.
+ * All 1 without experience of these causes.
+ */
+export function learnedFactors(
+  causes: readonly CauseId[],
+  weights: readonly number[],
+  experience: Experience,
+): readonly number[] {
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  const seen = causes.map((id, i) => ((weights[i] ?? 0) > 0 ? (experience.get(id) ?? 0) : 0));
+  const cases = seen.reduce((sum, count) => sum + count, 0);
+  if (cases === 0 || total === 0) return weights.map(() => 1);
+  return weights.map((weight, i) => {
+    if (weight === 0) return 1;
+    const share = weight / total;
+    const learned = (LIBRARY_CASES * share + (seen[i] ?? 0)) / (LIBRARY_CASES + cases);
+    return Math.min(MOST_FACTOR, Math.max(1 / MOST_FACTOR, learned / share));
+  });
+}

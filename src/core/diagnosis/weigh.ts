@@ -1,0 +1,131 @@
+import type { Compiled } from '../knowledge/compile.ts';
+import type { FindingId } from '../knowledge/schema/common.ts';
+import { reliabilityOf, reportLikelihood, type Report } from './evidence.ts';
+import { presence, type FindingNode, type Network } from './network.ts';
+
+/** A piece of evidence ready to weigh: its likelihood under every hypothesis. */
+export interface Weighed {
+  readonly finding: FindingId;
+  readonly value: boolean;
+  readonly sure: number;
+  readonly likelihood: Float64Array;
+}
+
+/** Nodes of the choices of an exclusive group. */
+export function groupNodes(library: Compiled, network: Network, group: string): FindingNode[] {
+  return (library.groupMembers.get(group) ?? [])
+    .map(({ id }) => network.node(id))
+    .filter((node) => node !== null);
+}
+
+/** Chance of a choice of an exclusive group under each hypothesis: its presence as a share of all the choices'. */
+function choiceShare(
+  network: Network,
+  chosen: FindingNode,
+  members: readonly FindingNode[],
+): Float64Array {
+  const own = presence(network, chosen);
+  const total = new Float64Array(own.length);
+  for (const member of members) {
+    const one = member.id === chosen.id ? own : presence(network, member);
+    for (let h = 0; h < total.length; h++) total[h] = (total[h] ?? 0) + (one[h] ?? 0);
+  }
+  return own.map((value, h) => value / (total[h] ?? 1));
+}
+
+/** Some cause of the host shows the finding. */
+export function isRelevant(node: FindingNode): boolean {
+  return node.miss.some((miss) => miss < 1);
+}
+
+/** Findings reported as there, and all more general ones that these imply. */
+export function affirmedBy(library: Compiled, reports: readonly Report[]): ReadonlySet<FindingId> {
+  return new Set(
+    reports.filter(({ value }) => value).flatMap(({ finding }) => library.implied(finding)),
+  );
+}
+
+/**
+ * The nearest more general finding that is known to be there. A report about a special kind of it then only
+ * tells which kind, and must not count for or against the general one a second time.
+ */
+export function affirmedGeneral(
+  library: Compiled,
+  id: FindingId,
+  affirmed: ReadonlySet<FindingId>,
+): FindingId | null {
+  return library.implied(id).find((one) => one !== id && affirmed.has(one)) ?? null;
+}
+
+/** P(special | general): the special finding implies the general one, so it is the ratio of the two. */
+export function shareOf(special: number, general: number): number {
+  return general > 0 ? Math.min(1, special / general) : 0;
+}
+
+function presenceGiven(
+  network: Network,
+  node: FindingNode,
+  general: FindingNode | null,
+): Float64Array {
+  const own = presence(network, node);
+  if (!general) return own;
+  const above = presence(network, general);
+  return own.map((p, h) => shareOf(p, above[h] ?? 0));
+}
+
+/** Likelihood of one report under every hypothesis; null when no cause of the host shows it, as it then tells nothing. */
+function weigh(
+  library: Compiled,
+  network: Network,
+  report: Report,
+  affirmed: ReadonlySet<FindingId>,
+): Weighed | null {
+  const node = network.node(report.finding);
+  const finding = library.findings.get(report.finding);
+  if (!node || !finding || !isRelevant(node)) return null;
+  const members = finding.group === undefined ? [] : groupNodes(library, network, finding.group);
+  const inGroup = members.length > 1;
+  const above = affirmedGeneral(library, report.finding, affirmed);
+  const present = inGroup
+    ? choiceShare(network, node, members)
+    : presenceGiven(network, node, above === null ? null : network.node(above));
+  const reliability = reliabilityOf(report.sure, inGroup ? 1 / members.length : node.background);
+  return {
+    ...report,
+    likelihood: present.map((p) => reportLikelihood(p, report.value, reliability)),
+  };
+}
+
+/**
+ * Reports without those that a more specific one implies, so that nothing is counted twice:
+ * "orange pustules" replaces "spots"; a denied general finding drops denials of its special cases.
+ */
+export function withoutImplied(library: Compiled, reports: readonly Report[]): readonly Report[] {
+  const implies = (special: Report, general: Report): boolean =>
+    special.finding !== general.finding &&
+    library.implied(special.finding).includes(general.finding);
+  return reports.filter((report) =>
+    report.value
+      ? !reports.some((other) => other.value && implies(other, report))
+      : !reports.some((other) => !other.value && implies(report, other)),
+  );
+}
+
+/** The reports that tell something about this host, each with its likelihood under every hypothesis. */
+export function weighReports(
+  library: Compiled,
+  network: Network,
+  reports: readonly Report[],
+): readonly Weighed[] {
+  const kept = withoutImplied(library, reports);
+  const all = affirmedBy(library, kept);
+  // Of several kinds of one general finding the first by name carries it; the others tell only which kind.
+  const before = ({ finding }: Report): ReadonlySet<FindingId> =>
+    affirmedBy(
+      library,
+      kept.filter((other) => other.finding < finding),
+    );
+  return kept
+    .map((report) => weigh(library, network, report, report.value ? before(report) : all))
+    .filter((one) => one !== null);
+}

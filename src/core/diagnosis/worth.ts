@@ -1,0 +1,123 @@
+import type { Decision } from '../advice/decision.ts';
+import { entropyNats } from '../maths.ts';
+import type { Draft, PossibleAnswer } from './drafts.ts';
+import type { Shortlist } from './shortlist.ts';
+
+/** Loss of a minute of the caller's time, in harm points; our own estimate. */
+export const LOSS_PER_MINUTE = 0.3;
+
+/** Part of what knowing the truth would save that a run of questions gains, by the share of the uncertainty they end; see docs/diagnosis.md. */
+const SAVED_BY_KNOWING = 0.5;
+/** Below this uncertainty, in nats, there is nothing to end. */
+const LEAST_ENTROPY = 0.02;
+
+/** Questions looked at two answers ahead, and follow-ups tried for each of their answers. */
+const LOOKED_FURTHER = 4;
+const FOLLOW_UPS = 12;
+
+/** A draft with what its answer would bring. */
+export interface Valued {
+  readonly draft: Draft;
+  readonly answers: readonly PossibleAnswer[];
+  /** Expected fall of the advice's loss less the cost of asking, in harm points. */
+  readonly worth: number;
+  /** Expected fall of uncertainty about the causes, in bits. */
+  readonly bits: number;
+}
+
+interface Joint {
+  readonly joint: Float64Array;
+  /** Sum of the joint: the chance of the answer. */
+  readonly chance: number;
+}
+
+function joinWith(probabilities: Float64Array, likelihood: Float64Array): Joint {
+  const joint = new Float64Array(probabilities.length);
+  let chance = 0;
+  for (let k = 0; k < joint.length; k++) {
+    const weight = (probabilities[k] ?? 0) * (likelihood[k] ?? 0);
+    joint[k] = weight;
+    chance += weight;
+  }
+  return { joint, chance };
+}
+
+/** H(joint / chance) x chance, without dividing each part. */
+const entropyOf = ({ joint, chance }: Joint): number =>
+  entropyNats(joint) + chance * Math.log(chance);
+
+const costOf = ({ seconds }: Draft): number => (LOSS_PER_MINUTE * seconds) / 60;
+
+/**
+ * Values drafts by what one answer gains, by what two gain, and by their part in a longer run of questions:
+ * the share of the uncertainty they end, times what knowing the truth would save. Unsorted.
+ */
+export function valueDrafts(
+  list: Shortlist,
+  drafts: readonly Draft[],
+  decision: Decision,
+): readonly Valued[] {
+  const { probabilities, entropy } = list;
+  const now = decision.bestLoss(probabilities);
+  const saved = SAVED_BY_KNOWING * (now - decision.leastLoss(probabilities));
+  const valued = drafts.map((draft): Valued => {
+    const answers = draft.answers(list.positions);
+    let [gain, nats] = [now, entropy];
+    for (const { likelihood } of answers) {
+      const joined = joinWith(probabilities, likelihood);
+      if (joined.chance <= 0) continue;
+      gain -= decision.bestLoss(joined.joint);
+      nats -= entropyOf(joined);
+    }
+    const inRun = (saved * nats) / Math.max(entropy, LEAST_ENTROPY);
+    return { draft, answers, worth: Math.max(gain, inRun) - costOf(draft), bits: nats / Math.LN2 };
+  });
+  return lookFurther(list, valued, decision, now);
+}
+
+/** Expected loss after one answer of a question, times the chances in `weights`. */
+function lossAfter(
+  weights: Float64Array,
+  answers: readonly PossibleAnswer[],
+  decision: Decision,
+): number {
+  let loss = 0;
+  for (const { likelihood } of answers)
+    loss += decision.bestLoss(joinWith(weights, likelihood).joint);
+  return loss;
+}
+
+/** Expected loss after an answer and the best follow-up to it, the cost of the follow-up included. */
+function lossAfterTwo(
+  list: Shortlist,
+  first: Valued,
+  others: readonly Valued[],
+  decision: Decision,
+): number {
+  let loss = 0;
+  for (const { likelihood } of first.answers) {
+    const { joint, chance } = joinWith(list.probabilities, likelihood);
+    let least = decision.bestLoss(joint);
+    for (const { answers, draft } of others)
+      least = Math.min(least, lossAfter(joint, answers, decision) + chance * costOf(draft));
+    loss += least;
+  }
+  return loss;
+}
+
+/** Where one answer would not change the advice, two together may: the most telling questions are tried in pairs. */
+function lookFurther(
+  list: Shortlist,
+  valued: readonly Valued[],
+  decision: Decision,
+  now: number,
+): readonly Valued[] {
+  const telling = [...valued].sort((a, b) => b.worth - a.worth).slice(0, FOLLOW_UPS);
+  const first = new Set(telling.slice(0, LOOKED_FURTHER));
+  return valued.map((one) => {
+    if (!first.has(one)) return one;
+    const others = telling.filter((other) => other !== one);
+    const inPairs = now - lossAfterTwo(list, one, others, decision) - costOf(one.draft);
+    return { ...one, worth: Math.max(one.worth, inPairs) };
+  });
+}

@@ -1,0 +1,77 @@
+import type { Span } from './tokens.ts';
+
+/** A length as it was said. */
+export interface SaidLength {
+  readonly amount: number;
+  readonly unit: LengthUnit;
+  readonly metres: number;
+  readonly span: Span;
+}
+
+const METRES_IN = {
+  millimetre: 0.001,
+  centimetre: 0.01,
+  metre: 1,
+  inch: 0.0254,
+  foot: 0.3048,
+  yard: 0.9144,
+} as const;
+export type LengthUnit = keyof typeof METRES_IN;
+
+const NUMBERS: Readonly<Record<string, number>> = {
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  twelve: 12,
+  fifteen: 15,
+  twenty: 20,
+  thirty: 30,
+};
+const UNITS: readonly (readonly [RegExp, LengthUnit])[] = [
+  [/^(mm|millimet)/i, 'millimetre'],
+  [/^(cm|centimet)/i, 'centimetre'],
+  [/^(inch|in$|")/i, 'inch'],
+  [/^(foot|feet|ft|')/i, 'foot'],
+  [/^(yard|yd)/i, 'yard'],
+  [/^(m$|met)/i, 'metre'],
+];
+const LENGTH =
+  /(\d{1,5}(?:\.\d{1,3})?|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty)\b)[ -]?(millimet(?:re|er)s?|mm\b|centimet(?:re|er)s?|cm\b|inch(?:es)?|in\b|"|foot\b|feet\b|ft\b|'|yards?\b|yds?\b|met(?:re|er)s?|m\b)/gi;
+
+/** Lengths in a text, in the order said. */
+export function findLengths(text: string): readonly SaidLength[] {
+  return [...text.matchAll(LENGTH)].flatMap((match) => {
+    const [whole, number = '', word = ''] = match;
+    const amount = NUMBERS[number.toLowerCase()] ?? Number(number);
+    const unit = UNITS.find(([pattern]) => pattern.test(word))?.[1];
+    if (unit === undefined || !Number.isFinite(amount)) return [];
+    const span = { start: match.index, end: match.index + whole.length };
+    return [{ amount, unit, metres: amount * METRES_IN[unit], span }];
+  });
+}
+
+/** Words between two lengths that still can be one slip of the tongue. */
+const NEAR_CHARACTERS = 160;
+
+/** Two lengths of the same number in different units, near each other: "five inches ... five feet". */
+export function mixedUpLengths(text: string): readonly (readonly [SaidLength, SaidLength])[] {
+  const lengths = findLengths(text);
+  return lengths.flatMap((first, i) => {
+    const other = lengths
+      .slice(i + 1)
+      .find(
+        ({ amount, unit, span }) =>
+          amount === first.amount &&
+          unit !== first.unit &&
+          span.start - first.span.end < NEAR_CHARACTERS,
+      );
+    return other ? [[first, other] as const] : [];
+  });
+}
