@@ -1,8 +1,28 @@
+import bayes from 'bayesjs';
 import { readFileSync } from 'node:fs';
 import { cpus } from 'node:os';
+import { gzipSync } from 'node:zlib';
 import { z } from 'zod';
-import { openConsultant } from './openConsultant.ts';
+import { answerConsult } from '../contracts/answerConsult.ts';
+import { createConsultant } from '../core/consult.ts';
+import { buildNetwork } from '../core/diagnosis/network.ts';
+import { weighAll } from '../core/diagnosis/posterior.ts';
+import { compileLibrary, type Compiled } from '../core/knowledge/compile.ts';
+import { FREQUENCY } from '../core/knowledge/scale.ts';
+import {
+  causeIdSchema,
+  findingIdSchema,
+  type FindingId,
+  type PlantId,
+} from '../core/knowledge/schema/common.ts';
+import type { Library } from '../core/knowledge/schema/library.ts';
+import { seeded } from '../core/random.ts';
+import { createAlmanacs } from '../core/timing/almanac.ts';
+import { dayOf } from '../core/timing/calendar.ts';
+import { generalNetwork } from './generalNetwork.ts';
+import { readCheckedLibrary } from '../server/knowledge/loadLibrary.ts';
 
+/** Speed and memory, printed for docs/benchmarks.md. */
 const caseSchema = z.object({
   words: z.string(),
   date: z.string(),
@@ -13,12 +33,10 @@ const cases = z
   .array(caseSchema)
   .parse(JSON.parse(readFileSync('tests/cases/clinic.json', 'utf8')));
 
-const started = performance.now();
-const answer = openConsultant();
-const loaded = performance.now() - started;
+const FIRST = findingIdSchema.parse('leaf-yellow');
 
 /** Milliseconds of one call. */
-function time(work: () => void): number {
+function time(work: () => unknown): number {
   const start = performance.now();
   work();
   return performance.now() - start;
@@ -29,25 +47,127 @@ function percentile(values: readonly number[], share: number): number {
   return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? NaN;
 }
 
-const ROUNDS = 12;
-const first: number[] = [];
-const again: number[] = [];
-for (let round = 0; round < ROUNDS; round++) {
-  for (const { words, date, lat, lon } of cases) {
-    // A place of its own in each round, so that the first answer builds its network and almanac anew.
-    const body = { words, date, place: { lat: lat + round / 1000, lon } };
-    first.push(time(() => answer(body)));
-    again.push(time(() => answer({ ...body, answers: [{ finding: 'leaf-drop', value: false }] })));
+const show = (name: string, values: readonly number[]): void => {
+  const figures = [0.5, 0.95, 1].map((share) => percentile(values, share).toFixed(1).padStart(8));
+  console.log(`${name.padEnd(52)}${figures.join('')}`);
+};
+
+const heapMegabytes = (): number => {
+  (globalThis as { gc?: () => void }).gc?.();
+  return process.memoryUsage().heapUsed / 1e6;
+};
+
+function benchAnswers(name: string, compiled: Compiled, rounds: number): void {
+  const consultant = createConsultant(compiled);
+  const first: number[] = [];
+  const again: number[] = [];
+  for (let round = 0; round < rounds; round++) {
+    for (const { words, date, lat, lon } of cases) {
+      // A place of its own in each round, so that the first answer builds its network and almanac anew.
+      const body = { words, date, place: { lat: lat + round / 1000, lon } };
+      const more = { ...body, answers: [{ finding: 'leaf-drop', value: false }] };
+      first.push(time(() => answerConsult(compiled, consultant, body)));
+      again.push(time(() => answerConsult(compiled, consultant, more)));
+    }
   }
+  // The first round warms the compiler of the language and is not counted.
+  show(`${name}: first answer at a new place and date`, first.slice(cases.length));
+  show(`${name}: next answer of the same enquiry`, again.slice(cases.length));
 }
 
-const show = (name: string, values: readonly number[]): void => {
-  const figures = [0.5, 0.95, 1].map((share) => percentile(values, share).toFixed(1).padStart(7));
-  console.log(`${name.padEnd(44)}${figures.join('')}`);
-};
+/** The library `times` over: copies of every cause under ids of their own, each with a few findings moved by a step. */
+function enlarge(library: Library, times: number): Library {
+  const random = seeded(10);
+  const words = Object.keys(FREQUENCY) as (keyof typeof FREQUENCY)[];
+  const shift = (word: keyof typeof FREQUENCY): keyof typeof FREQUENCY => {
+    const at = words.indexOf(word) + (random() < 0.5 ? -1 : 1);
+    return words[Math.min(words.length - 2, Math.max(0, at))] ?? word;
+  };
+  const copies = Array.from({ length: times - 1 }, (_, copy) =>
+    library.causes.map((cause) => ({
+      ...cause,
+      id: causeIdSchema.parse(`${cause.id}-${copy + 2}`),
+      findings: Object.fromEntries(
+        Object.entries(cause.findings).map(([id, word]) => [
+          id,
+          random() < 0.3 ? shift(word) : word,
+        ]),
+      ) as typeof cause.findings,
+    })),
+  );
+  return { ...library, causes: [...library.causes, ...copies.flat()] };
+}
+
+/** The same small network, noisy-OR tables and all, in a general library; one hypothesis there, all of them here. */
+function compareWithGeneral(library: Library): void {
+  const few = library.causes.filter(({ hosts }) => 'tomato' in hosts).slice(0, 6);
+  const compiled = compileLibrary({ ...library, causes: few, careTopics: [] });
+  const almanac = createAlmanacs(compiled.places)({ lat: 42, lon: -83 });
+  const plant = [...compiled.plants.keys()].find((id): id is PlantId => id === 'tomato') ?? null;
+  const circumstances = { almanac, today: dayOf(2026, 7, 10), experience: new Map() };
+  const network = buildNetwork(compiled, plant, circumstances);
+  const asked = network.findingIds
+    .filter((id) => compiled.findings.get(id)?.group === undefined)
+    .filter((id) => compiled.implied(id).length === 1)
+    .slice(0, 6);
+  const sure = 0.9;
+  const reports = asked.map((finding: FindingId) => ({ finding, value: true, sure }));
+  const node = (finding: string) => network.node(asked.find((id) => id === finding) ?? FIRST);
+  const small = {
+    network,
+    findings: asked,
+    background: (finding: string) => node(finding)?.background ?? 0,
+    strength: (cause: string, finding: string) => {
+      const position = network.causes.findIndex(({ id }) => id === cause);
+      return 1 - (node(finding)?.miss[position] ?? 1);
+    },
+  };
+  const nodes = generalNetwork(small, sure);
+  const given = Object.fromEntries(asked.map((id) => [`said-${id}`, 'T']));
+  let theirs = NaN;
+  const slow = [1].map(() =>
+    time(() => {
+      theirs = bayes.inferences.junctionTree.infer(nodes, { H: 'h2' }, given);
+    }),
+  );
+  const rounds = 2000;
+  const ours = () => weighAll(compiled, network, reports, 0);
+  for (let n = 0; n < rounds; n++) ours();
+  const fast =
+    time(() => {
+      for (let n = 0; n < rounds; n++) ours();
+    }) / rounds;
+  const off = Math.abs(theirs - (ours().posterior.hypotheses[2] ?? NaN));
+  const median = percentile(slow, 0.5);
+  console.log(
+    `${few.length} causes, ${network.prior.length} hypotheses, ${asked.length} reports: general library ${median.toFixed(1)} ms for one hypothesis, here ${(1000 * fast).toFixed(1)} us for all; ${Math.round(median / fast)} times faster; difference ${off.toExponential(1)}`,
+  );
+}
+
 console.log(`${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}`);
-console.log(`library read, checked and compiled: ${loaded.toFixed(0)} ms`);
-console.log(`${'milliseconds'.padEnd(44)} median    p95    max`);
-show('first answer at a new place and date', first);
-show('next answer of the same enquiry', again);
-console.log(`memory: ${(process.memoryUsage().heapUsed / 1e6).toFixed(0)} MB of heap`);
+/** Runs a piece of work once and says how long it took, in milliseconds. */
+function timed<T>(work: () => T): { readonly value: T; readonly milliseconds: number } {
+  const start = performance.now();
+  const value = work();
+  return { value, milliseconds: performance.now() - start };
+}
+
+// The first reading checks the texts and keeps the result, as a start of the server after a change does.
+readCheckedLibrary('knowledge');
+const before = heapMegabytes();
+const reading = timed(() => readCheckedLibrary('knowledge'));
+if (!reading.value.ok) throw new Error('run npm run check:knowledge');
+const whole = reading.value.value;
+const compiling = timed(() => compileLibrary(whole));
+const compiled = compiling.value;
+console.log(
+  `library: ${whole.causes.length} causes, ${whole.findings.length} findings, ${whole.plants.length} plants; read ${reading.milliseconds.toFixed(0)} ms, compiled ${compiling.milliseconds.toFixed(0)} ms, ${(heapMegabytes() - before).toFixed(0)} MB; ${(gzipSync(JSON.stringify(whole)).length / 1000).toFixed(0)} kB compressed`,
+);
+console.log(`${'milliseconds'.padEnd(52)}  median     p95     max`);
+benchAnswers('whole library', compiled, 9);
+for (const times of [3, 10]) {
+  const large = compileLibrary(enlarge(whole, times));
+  benchAnswers(`${times} times the causes`, large, times === 10 ? 3 : 4);
+  console.log(`  ${heapMegabytes().toFixed(0)} MB of heap with it`);
+}
+compareWithGeneral(whole);

@@ -22,6 +22,7 @@ function addPlant(record: CaseRecord, plantId: string): CaseRecord {
     plant: null,
     answers: [],
     knowledgeVersion: null,
+    outcome: null,
   };
   return { ...record, plants: [...record.plants, fresh] };
 }
@@ -64,6 +65,8 @@ export function applyCaseEvent(record: CaseRecord, event: CaseEvent): CaseRecord
         ...plant,
         knowledgeVersion: event.knowledgeVersion,
       }));
+    case 'outcome-set':
+      return changePlant(record, event.plantId, (plant) => ({ ...plant, outcome: event.outcome }));
     case 'plant-added':
       return addPlant(record, event.plantId);
     case 'channel-set':

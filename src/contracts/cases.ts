@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
-import { isoDateSchema, MOST_CHARACTERS, placeSchema } from './consult.ts';
+import { CONFIRMATIONS } from '../core/diagnosis/learning.ts';
+import { isoDateSchema, MOST_CHARACTERS, placeSchema, seenSchema } from './consult.ts';
 
 export const CASE_STATUSES = ['open', 'waiting', 'closed'] as const;
 export type CaseStatus = (typeof CASE_STATUSES)[number];
@@ -13,6 +14,14 @@ export const keptAnswerSchema = z.strictObject({
 });
 export type KeptAnswer = z.infer<typeof keptAnswerSchema>;
 
+/** What the trouble proved to be, and how that is known. */
+export const outcomeSchema = z.strictObject({
+  cause: z.string().min(1).max(80),
+  confirmed: z.enum(CONFIRMATIONS),
+  on: isoDateSchema,
+});
+export type KeptOutcome = z.infer<typeof outcomeSchema>;
+
 /** One plant of a case: what was said about it and what it depends on. */
 export const casePlantSchema = z.strictObject({
   id: z.string(),
@@ -24,6 +33,7 @@ export const casePlantSchema = z.strictObject({
   approach: z.enum(APPROACHES),
   answers: z.array(keptAnswerSchema),
   knowledgeVersion: z.string().nullable(),
+  outcome: outcomeSchema.nullable(),
 });
 export type CasePlant = z.infer<typeof casePlantSchema>;
 
@@ -67,6 +77,11 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('answer-given'), plantId, answer: keptAnswerSchema }),
   z.strictObject({ kind: z.literal('answer-withdrawn'), plantId, finding: z.string().max(80) }),
   z.strictObject({ kind: z.literal('consulted'), plantId, knowledgeVersion: z.string().max(40) }),
+  z.strictObject({
+    kind: z.literal('outcome-set'),
+    plantId,
+    outcome: outcomeSchema.nullable(),
+  }),
   z.strictObject({ kind: z.literal('plant-added'), plantId }),
   z.strictObject({ kind: z.literal('channel-set'), channel: z.enum(CHANNELS) }),
   z.strictObject({
@@ -116,3 +131,15 @@ export const clinicSchema = z.object({
   today: isoDateSchema,
 });
 export type Clinic = z.infer<typeof clinicSchema>;
+
+/** What the clinic has learned, from `GET /api/clinic/experience`. */
+export const experienceSchema = z.object({
+  /** Whether confirmed cases move how common a cause is taken to be. */
+  learning: z.boolean(),
+  /** Confirmed cases as they count this month. */
+  seen: z.array(seenSchema),
+});
+export type ClinicExperience = z.infer<typeof experienceSchema>;
+
+/** Body of `POST /api/clinic/learning`. */
+export const learningSchema = z.strictObject({ learning: z.boolean() });

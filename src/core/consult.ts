@@ -1,7 +1,6 @@
 import { planAdvice, type Advice } from './advice/plan.ts';
 import type { AdviceContext, Approach, Channel } from './advice/context.ts';
 import { findConflicts, type Conflict } from './diagnosis/conflicts.ts';
-import { draftFindings } from './diagnosis/drafts.ts';
 import {
   argumentsBetween,
   argumentsFor,
@@ -15,7 +14,7 @@ import { buildNetwork, FIRST_SINGLE, type Network } from './diagnosis/network.ts
 import { whatWouldChange, type Overturning } from './diagnosis/overturn.ts';
 import { weighAll, type Weighing } from './diagnosis/posterior.ts';
 import { silenceWeight } from './diagnosis/silence.ts';
-import { rankQuestions, rankSamples, type Question } from './diagnosis/questions.ts';
+import { findQuestions, rankSamples, type Inquiry, type Question } from './diagnosis/questions.ts';
 import { settle, type Settled } from './diagnosis/settled.ts';
 import type { Compiled } from './knowledge/compile.ts';
 import type { Cause } from './knowledge/schema/cause.ts';
@@ -183,7 +182,8 @@ function consult(
   const weighing = weighAll(library, network, reports, silenceWeight(countWords(words)));
   const { posterior, evidence } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
-  const questions = rankQuestions(library, network, posterior, reports, skipped);
+  const inquiry = findQuestions(library, network, posterior, reports, skipped);
+  const questions = plant === null ? plantFirst(inquiry.questions) : inquiry.questions;
   const samples = rankSamples(library, network, posterior, reports);
   const context: AdviceContext = {
     today,
@@ -205,25 +205,29 @@ function consult(
     ask: questions.slice(0, 3),
     settled: settle(network, posterior, questions, samples, reports.length),
     conflicts: [...findConflicts(library, network, reports, evidence), ...mixedUpMeasures(words)],
-    overturning: overturningOf(library, network, weighing, reports, skipped),
+    overturning: overturningOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),
     advice: planAdvice(library, network, posterior, context),
   };
+}
+
+/** Without the plant every cause of the library stands, so it is asked before anything else. */
+function plantFirst(questions: readonly Question[]): readonly Question[] {
+  const isPlant = ({ kind }: Question): boolean => kind === 'plant';
+  return [...questions.filter(isPlant), ...questions.filter((one) => !isPlant(one))];
 }
 
 /** Nothing reported, nothing to overturn: common causes lead, and any answer would change that. */
 function overturningOf(
   library: Compiled,
   network: Network,
-  { posterior, evidence }: Weighing,
-  reports: readonly Report[],
-  skipped: ReadonlySet<string>,
+  { evidence }: Weighing,
+  inquiry: Inquiry,
 ): Overturning | null {
   if (evidence.length === 0) return null;
-  const drafts = draftFindings(library, network, reports, skipped, false);
   const labelOf = (id: string): string =>
     library.findings.get(findingIdSchema.parse(id))?.label ?? id;
-  return whatWouldChange(network, posterior, drafts, evidence, labelOf);
+  return whatWouldChange(network, inquiry, evidence, labelOf);
 }
 
 function mixedUpMeasures(words: string): readonly Conflict[] {

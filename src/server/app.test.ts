@@ -3,7 +3,12 @@ import { resolve } from 'node:path';
 import { pino } from 'pino';
 import request from 'supertest';
 import { applyCaseEvent } from '../contracts/applyCaseEvent.ts';
-import { caseRecordSchema, type CaseEvent, type CaseRecord } from '../contracts/cases.ts';
+import {
+  caseRecordSchema,
+  experienceSchema,
+  type CaseEvent,
+  type CaseRecord,
+} from '../contracts/cases.ts';
 import { consultResponseSchema } from '../contracts/consult.ts';
 import { createApp } from './app.ts';
 import { openOffice } from './clinic/office.ts';
@@ -179,6 +184,35 @@ describe('consult', () => {
       expect((await consult(BODY)).status).toBe(200);
     },
   );
+});
+
+describe('what the clinic learns', () => {
+  const OUTCOME: CaseEvent = {
+    kind: 'outcome-set',
+    plantId: 'plant-1',
+    outcome: { cause: 'rose-black-spot', confirmed: 'laboratory', on: '2026-06-13' },
+  };
+  const experience = async () =>
+    experienceSchema.parse((await request(app).get('/api/clinic/experience')).body);
+  const casesOf = async (cause: string): Promise<number> =>
+    (await experience()).seen.find((one) => one.cause === cause)?.cases ?? 0;
+
+  it('counts a confirmed case, and forgets it when it is taken back', async () => {
+    const { id } = await open();
+    const before = await casesOf('rose-black-spot');
+    await append(id, 0, OUTCOME);
+    expect(await casesOf('rose-black-spot')).toBeCloseTo(before + 1, 9);
+    await append(id, 1, { kind: 'outcome-set', plantId: 'plant-1', outcome: null });
+    expect(await casesOf('rose-black-spot')).toBeCloseTo(before, 9);
+  });
+
+  it('can be switched off and on again', async () => {
+    const set = (learning: unknown) => request(app).post('/api/clinic/learning').send({ learning });
+    expect((await set(false)).body.learning).toBe(false);
+    expect((await experience()).learning).toBe(false);
+    expect((await set(true)).body.learning).toBe(true);
+    expect((await set('perhaps')).status).toBe(422);
+  });
 });
 
 it('seeds the demonstration once', async () => {

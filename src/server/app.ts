@@ -9,6 +9,7 @@ import { compileLibrary } from '../core/knowledge/compile.ts';
 import type { Library } from '../core/knowledge/schema/library.ts';
 import { caseRoutes } from './cases/routes.ts';
 import type { ClinicOffice } from './clinic/office.ts';
+import { clinicRoutes } from './clinic/routes.ts';
 import type { Database } from './db/connect.ts';
 import { handleErrors, MOST_BODY_BYTES, sendProblem } from './http/problems.ts';
 
@@ -30,10 +31,7 @@ function apiRoutes({ db, office, library }: AppParts): express.Router {
   routes.get('/health', (_request, response) =>
     response.json({ ok: true, knowledge: library.version }),
   );
-  routes.get('/clinic', (_request, response) => {
-    const { name, region, place } = office;
-    response.json({ name, region, place, today: office.today() });
-  });
+  routes.use('/clinic', clinicRoutes(db, office));
   routes.get('/knowledge', (_request, response) => {
     response.set('cache-control', 'no-cache').json(library);
   });

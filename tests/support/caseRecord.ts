@@ -20,6 +20,7 @@ export const OPENED_CASE: CaseRecord = {
       approach: 'integrated',
       answers: [],
       knowledgeVersion: null,
+      outcome: null,
     },
   ],
 };

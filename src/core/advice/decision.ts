@@ -34,7 +34,7 @@ const KEPT_WHILE_WAITING = 0.75;
 const UNKNOWN_HARM = 3;
 const UNKNOWN_SAVED = 0.5;
 /** Causes for which a plan is drawn up; further ones are too unlikely to be chosen. */
-const MOST_PLANS = 14;
+const MOST_PLANS = 9;
 
 export const LEAVE = 'leave';
 export const SAMPLE = 'find-out';

@@ -60,7 +60,7 @@ function partConflict(library: Compiled, affirmed: readonly FindingId[]): Confli
 }
 
 /** Two reports this many times rarer together than if they had nothing to do with each other are asked back. */
-const SELDOM_TOGETHER = 4;
+const SELDOM_TOGETHER = 2.2;
 
 /**
  * Pairs of reports that hardly go together: P(a) P(b) / P(a, b), the measure of conflict of Jensen,

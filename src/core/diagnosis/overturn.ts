@@ -1,8 +1,9 @@
 import type { CauseId } from '../knowledge/schema/common.ts';
-import type { Draft } from './drafts.ts';
 import { positionsIn, type Network } from './network.ts';
-import type { Posterior } from './posterior.ts';
+import type { Inquiry } from './questions.ts';
+import type { Shortlist } from './shortlist.ts';
 import type { Weighed } from './weigh.ts';
+import type { Valued } from './worth.ts';
 
 /** An answer, or a report that would have to be otherwise. */
 export interface Turn {
@@ -28,59 +29,75 @@ interface Candidate extends Turn {
   readonly chance: number;
 }
 
-/** Hypotheses with less than this are too far behind to be brought forward by a few answers. */
-const LEAST_LOOKED_AT = 1e-5;
 /** Answers tried together, and how many at most make a set worth saying. */
-const TRIED_TOGETHER = 12;
+const TRIED_TOGETHER = 10;
 /** Sets of answers less likely than this, as things stand, are not worth saying. */
 const LEAST_CHANCE = 0.004;
 
 interface Standing {
   readonly positions: readonly number[];
   readonly weights: Float64Array;
-  /** For each of the positions its causes. */
-  readonly members: readonly (readonly number[])[];
+  /** For each of the positions its causes, -1 for none. */
+  readonly first: Int32Array;
+  readonly second: Int32Array;
 }
 
-function standingOf(network: Network, { hypotheses }: Posterior): Standing {
-  const positions = [...hypotheses.keys()].filter((h) => (hypotheses[h] ?? 0) > LEAST_LOOKED_AT);
+function standingOf(network: Network, { positions, probabilities }: Shortlist): Standing {
+  const members = positions.map((h) => positionsIn(network, h));
   return {
     positions,
-    weights: Float64Array.from(positions, (h) => hypotheses[h] ?? 0),
-    members: positions.map((h) => positionsIn(network, h)),
+    weights: probabilities,
+    first: Int32Array.from(members, ([one = -1]) => one),
+    second: Int32Array.from(members, ([, two = -1]) => two),
   };
 }
 
-/** The cause that leads once the weights are multiplied by the ratios. */
-function leaderAfter(
-  { weights, members }: Standing,
+/** Weights of the causes once those of the hypotheses are multiplied by the ratios. */
+function causesAfter(
+  { weights, first, second }: Standing,
   causes: number,
   ratios: readonly Float64Array[],
-): number {
+): Float64Array {
   const sums = new Float64Array(causes);
-  let leader = 0;
   for (let k = 0; k < weights.length; k++) {
     let weight = weights[k] ?? 0;
     for (const ratio of ratios) weight *= ratio[k] ?? 1;
-    for (const cause of members[k] ?? []) sums[cause] = (sums[cause] ?? 0) + weight;
+    const [i, j] = [first[k] ?? -1, second[k] ?? -1];
+    if (i >= 0) sums[i] = (sums[i] ?? 0) + weight;
+    if (j >= 0) sums[j] = (sums[j] ?? 0) + weight;
   }
-  for (let i = 1; i < causes; i++) if ((sums[i] ?? 0) > (sums[leader] ?? 0)) leader = i;
-  return leader;
+  return sums;
+}
+
+function largest(values: Float64Array, except = -1): number {
+  let best = except === 0 ? 1 : 0;
+  for (let i = best + 1; i < values.length; i++)
+    if (i !== except && (values[i] ?? 0) > (values[best] ?? 0)) best = i;
+  return best;
+}
+
+/** How near a candidate brings another cause to the leader: the ratio of their weights after it. */
+function pull(standing: Standing, causes: number, leader: number, ratio: Float64Array): number {
+  const after = causesAfter(standing, causes, [ratio]);
+  return (after[largest(after, leader)] ?? 0) / Math.max(after[leader] ?? 0, 1e-12);
 }
 
 function candidatesFrom(
   standing: Standing,
-  drafts: readonly Draft[],
+  valued: readonly Valued[],
   evidence: readonly Weighed[],
   labelOf: (finding: string) => string,
 ): readonly Candidate[] {
   const { positions, weights } = standing;
-  const chanceOf = (likelihood: Float64Array): number =>
-    weights.reduce((sum, weight, k) => sum + weight * (likelihood[k] ?? 0), 0);
-  const answers = drafts
-    .filter(({ kind }) => kind !== 'plant')
-    .flatMap((draft) =>
-      draft.answers(positions).map(({ names, label, value, likelihood }) => ({
+  const chanceOf = (likelihood: Float64Array): number => {
+    let sum = 0;
+    for (let k = 0; k < weights.length; k++) sum += (weights[k] ?? 0) * (likelihood[k] ?? 0);
+    return sum;
+  };
+  const answers = valued
+    .filter(({ draft }) => draft.kind !== 'plant')
+    .flatMap(({ draft, answers: possible }) =>
+      possible.map(({ names, label, value, likelihood }) => ({
         names,
         label,
         value,
@@ -109,67 +126,36 @@ function candidatesFrom(
   return [...answers, ...takenBack];
 }
 
-/** How far a candidate brings any other cause towards the leader: the largest gain in the ratio of two sums. */
-function pull({ weights, members }: Standing, leader: number, ratio: Float64Array): number {
-  let [lead, leadAfter, best] = [0, 0, 0];
-  const gains = new Map<number, [number, number]>();
-  for (let k = 0; k < weights.length; k++) {
-    const [before, after] = [weights[k] ?? 0, (weights[k] ?? 0) * (ratio[k] ?? 1)];
-    for (const cause of members[k] ?? []) {
-      if (cause === leader) {
-        lead += before;
-        leadAfter += after;
-      } else if (!(members[k] ?? []).includes(leader)) {
-        const [b, a] = gains.get(cause) ?? [0, 0];
-        gains.set(cause, [b + before, a + after]);
-      }
-    }
-  }
-  for (const [, after] of gains.values()) best = Math.max(best, after / Math.max(leadAfter, 1e-12));
-  return lead > 0 ? best : 0;
-}
-
 /**
  * The smallest set of answers (one, two or three), or of reports taken back, after which another cause would
  * lead; of equally small ones the likeliest. Null when no set that is at all likely would.
  */
 export function whatWouldChange(
   network: Network,
-  posterior: Posterior,
-  drafts: readonly Draft[],
+  { list, valued }: Pick<Inquiry, 'list' | 'valued'>,
   evidence: readonly Weighed[],
   labelOf: (finding: string) => string,
 ): Overturning | null {
-  const standing = standingOf(network, posterior);
+  const standing = standingOf(network, list);
   const causes = network.causes.length;
-  const leader = leaderAfter(standing, causes, []);
-  const all = candidatesFrom(standing, drafts, evidence, labelOf).filter(
-    ({ chance }) => chance >= LEAST_CHANCE,
-  );
-  const strongest = all
-    .map((one) => ({ one, pulls: pull(standing, leader, one.ratio) }))
-    .sort((a, b) => b.pulls - a.pulls)
-    .slice(0, TRIED_TOGETHER)
-    .map(({ one }) => one);
-  const found = smallest(
-    strongest,
-    (set) =>
-      leaderAfter(
+  const leaderAfter = (set: readonly Candidate[]): number =>
+    largest(
+      causesAfter(
         standing,
         causes,
         set.map(({ ratio }) => ratio),
-      ) !== leader,
-  );
-  if (!found) return null;
-  const next =
-    network.causes[
-      leaderAfter(
-        standing,
-        causes,
-        found.map(({ ratio }) => ratio),
-      )
-    ];
-  if (!next) return null;
+      ),
+    );
+  const leader = leaderAfter([]);
+  const strongest = candidatesFrom(standing, valued, evidence, labelOf)
+    .filter(({ chance }) => chance >= LEAST_CHANCE)
+    .map((one) => ({ one, pulls: pull(standing, causes, leader, one.ratio) }))
+    .sort((a, b) => b.pulls - a.pulls)
+    .slice(0, TRIED_TOGETHER)
+    .map(({ one }) => one);
+  const found = smallest(strongest, (set) => leaderAfter(set) !== leader);
+  const next = found ? network.causes[leaderAfter(found)] : undefined;
+  if (!found || !next) return null;
   return {
     leader: next.id,
     turns: found.map(({ names, label, value, takesBack }) => ({ names, label, value, takesBack })),

@@ -24,10 +24,7 @@ const library = miniLibrary(
   ],
   { 'plants/b.yaml': [{ id: 'moss', name: 'Moss', source: 'judgement' }] },
 );
-const network: Network = buildNetwork(
-  library,
-  plantId('fern'),
-  circumstancesAt(library));
+const network: Network = buildNetwork(library, plantId('fern'), circumstancesAt(library));
 const report = (id: string, value: boolean, sure = 0.9): Report => ({
   finding: findingId(id),
   value,

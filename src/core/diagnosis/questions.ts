@@ -1,10 +1,16 @@
 import { makeDecision } from '../advice/decision.ts';
 import type { Compiled } from '../knowledge/compile.ts';
 import type { Report } from './evidence.ts';
-import { draftFindings, draftPlant, type Draft, type QuestionKind } from './drafts.ts';
+import {
+  draftFindings,
+  draftPlant,
+  PLANT_QUESTION,
+  type Draft,
+  type QuestionKind,
+} from './drafts.ts';
 import type { Network } from './network.ts';
 import { hostChances, type Posterior } from './posterior.ts';
-import { shortlist } from './shortlist.ts';
+import { shortlist, type Shortlist } from './shortlist.ts';
 import { valueDrafts, type Valued } from './worth.ts';
 
 /** A question that could be asked next. */
@@ -30,36 +36,49 @@ function toQuestion({ draft, worth, bits }: Valued): Question {
   return { kind, finding, question, how, seconds, choices, worth, bits };
 }
 
-function ranked(
+/** Questions with the hypotheses and likelihoods they were valued by, for what else is worked out from them. */
+export interface Inquiry {
+  readonly list: Shortlist;
+  readonly valued: readonly Valued[];
+  /** The best first. */
+  readonly questions: readonly Question[];
+}
+
+function inquire(
   library: Compiled,
   network: Network,
   posterior: Posterior,
   drafts: readonly Draft[],
-): readonly Question[] {
+): Inquiry {
   const list = shortlist(posterior);
   const decision = makeDecision(library, network, posterior, list.positions);
-  return valueDrafts(list, drafts, decision)
-    .map(toQuestion)
-    .sort((a, b) => b.worth + WORTH_PER_BIT * b.bits - (a.worth + WORTH_PER_BIT * a.bits));
+  const valued = valueDrafts(list, drafts, decision);
+  const order = (one: Question): number => one.worth + WORTH_PER_BIT * one.bits;
+  return { list, valued, questions: valued.map(toQuestion).sort((a, b) => order(b) - order(a)) };
 }
 
 /**
- * All questions that can be asked, the best first. `worth` above 0 means that the answer, alone or with
- * those that can follow it, is expected to improve the advice by more than asking costs. `skipped` are
- * findings or groups the enquirer cannot tell.
+ * All questions that can be asked. `worth` above 0 means that the answer, alone or with those that can
+ * follow it, is expected to improve the advice by more than asking costs. `skipped` are findings or groups
+ * the enquirer cannot tell.
  */
-export function rankQuestions(
+export function findQuestions(
   library: Compiled,
   network: Network,
   posterior: Posterior,
   reports: readonly Report[],
   skipped: ReadonlySet<string>,
-): readonly Question[] {
-  const plant = skipped.has('plant')
+): Inquiry {
+  const plant = skipped.has(PLANT_QUESTION)
     ? null
     : draftPlant(library, network, hostChances(network, posterior));
   const findings = draftFindings(library, network, reports, skipped, false);
-  return ranked(library, network, posterior, plant ? [plant, ...findings] : findings);
+  return inquire(library, network, posterior, plant ? [plant, ...findings] : findings);
+}
+
+/** The questions of {@link findQuestions}, the best first. */
+export function rankQuestions(...given: Parameters<typeof findQuestions>): readonly Question[] {
+  return findQuestions(...given).questions;
 }
 
 /** Laboratory tests in the same order; `worth` above 0 means that a sample is worth sending. */
@@ -70,5 +89,5 @@ export function rankSamples(
   reports: readonly Report[],
 ): readonly Question[] {
   const drafts = draftFindings(library, network, reports, new Set(), true);
-  return drafts.length === 0 ? [] : ranked(library, network, posterior, drafts);
+  return drafts.length === 0 ? [] : inquire(library, network, posterior, drafts).questions;
 }

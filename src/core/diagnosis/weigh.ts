@@ -78,14 +78,13 @@ function weigh(
   library: Compiled,
   network: Network,
   report: Report,
-  affirmed: ReadonlySet<FindingId>,
+  above: FindingId | null,
 ): Weighed | null {
   const node = network.node(report.finding);
   const finding = library.findings.get(report.finding);
   if (!node || !finding || !isRelevant(node)) return null;
   const members = finding.group === undefined ? [] : groupNodes(library, network, finding.group);
   const inGroup = members.length > 1;
-  const above = affirmedGeneral(library, report.finding, affirmed);
   const present = inGroup
     ? choiceShare(network, node, members)
     : presenceGiven(network, node, above === null ? null : network.node(above));
@@ -101,6 +100,7 @@ function weigh(
  * "orange pustules" replaces "spots"; a denied general finding drops denials of its special cases.
  */
 export function withoutImplied(library: Compiled, reports: readonly Report[]): readonly Report[] {
+  if (reports.every(({ finding }) => library.implied(finding).length === 1)) return reports;
   const implies = (special: Report, general: Report): boolean =>
     special.finding !== general.finding &&
     library.implied(special.finding).includes(general.finding);
@@ -118,14 +118,13 @@ export function weighReports(
   reports: readonly Report[],
 ): readonly Weighed[] {
   const kept = withoutImplied(library, reports);
-  const all = affirmedBy(library, kept);
   // Of several kinds of one general finding the first by name carries it; the others tell only which kind.
-  const before = ({ finding }: Report): ReadonlySet<FindingId> =>
-    affirmedBy(
-      library,
-      kept.filter((other) => other.finding < finding),
-    );
+  const general = ({ finding, value }: Report): FindingId | null => {
+    if (library.implied(finding).length === 1) return null;
+    const known = value ? kept.filter((other) => other.finding < finding) : kept;
+    return affirmedGeneral(library, finding, affirmedBy(library, known));
+  };
   return kept
-    .map((report) => weigh(library, network, report, report.value ? before(report) : all))
+    .map((report) => weigh(library, network, report, general(report)))
     .filter((one) => one !== null);
 }

@@ -12,8 +12,8 @@ const SAVED_BY_KNOWING = 0.5;
 const LEAST_ENTROPY = 0.02;
 
 /** Questions looked at two answers ahead, and follow-ups tried for each of their answers. */
-const LOOKED_FURTHER = 4;
-const FOLLOW_UPS = 12;
+const LOOKED_FURTHER = 3;
+const FOLLOW_UPS = 8;
 
 /** A draft with what its answer would bring. */
 export interface Valued {

@@ -104,6 +104,18 @@ export interface ReadLibrary {
   readonly fileOf: ReadonlyMap<string, string>;
 }
 
+/** Hash of all texts of a library, whatever the order in which they were read. */
+export function libraryVersion(
+  input: readonly Pick<KnowledgeFile, 'file' | 'text'>[],
+): string {
+  return hashText(
+    input
+      .map(({ file, text }) => `${file}\n${text}`)
+      .sort()
+      .join('\n'),
+  );
+}
+
 /**
  * Checks each entry of the YAML files against its schema.
  * Returns the library, or every field that is wrong; never a partial library.
@@ -112,7 +124,7 @@ export function readLibrary(input: readonly KnowledgeFile[]): Result<ReadLibrary
   const issues: KnowledgeIssue[] = [];
   const files = new Map<string, string>();
   const library: Library = {
-    version: hashText(input.map(({ file, text }) => `${file}\n${text}`).sort().join('\n')),
+    version: libraryVersion(input),
     plants: readSection('plants', SECTIONS.plants, input, issues, files),
     findings: readSection('findings', SECTIONS.findings, input, issues, files),
     groups: readSection('groups', findingGroupSchema, input, issues, files),

@@ -1,5 +1,5 @@
 import type { InferSelectModel } from 'drizzle-orm';
-import type { CasePlant, CaseRecord, KeptAnswer } from '../../contracts/cases.ts';
+import type { CasePlant, CaseRecord, KeptAnswer, KeptOutcome } from '../../contracts/cases.ts';
 import type { casePlants, cases, enquirers, observations } from '../db/schema.ts';
 
 type ObservationRow = InferSelectModel<typeof observations>;
@@ -17,6 +17,11 @@ function toAnswer({ finding, present, choice, sure }: ObservationRow): KeptAnswe
   return { finding, value: present ?? choice ?? 'unknown', sure };
 }
 
+function toOutcome({ outcomeCause, outcomeConfirmed, outcomeOn }: PlantRow): KeptOutcome | null {
+  if (outcomeCause === null || outcomeConfirmed === null || outcomeOn === null) return null;
+  return { cause: outcomeCause, confirmed: outcomeConfirmed, on: outcomeOn };
+}
+
 function toPlant(row: PlantRow, all: readonly ObservationRow[]): CasePlant {
   const { id, words, plant, date, latitude, longitude, approach, knowledgeVersion } = row;
   const answers = all.filter(({ plantId }) => plantId === id).map(toAnswer);
@@ -29,6 +34,7 @@ function toPlant(row: PlantRow, all: readonly ObservationRow[]): CasePlant {
     approach,
     answers,
     knowledgeVersion,
+    outcome: toOutcome(row),
   };
 }
 
@@ -49,7 +55,7 @@ export function toRecord({ head, enquirer, plants, observations: all }: CaseRows
 
 /** Row of a plant at a position of its case. */
 export function plantRow(caseId: string, plant: CasePlant, position: number): PlantRow {
-  const { id, words, date, approach, knowledgeVersion, place } = plant;
+  const { id, words, date, approach, knowledgeVersion, place, outcome } = plant;
   return {
     caseId,
     id,
@@ -61,6 +67,9 @@ export function plantRow(caseId: string, plant: CasePlant, position: number): Pl
     longitude: place.lon,
     approach,
     knowledgeVersion,
+    outcomeCause: outcome?.cause ?? null,
+    outcomeConfirmed: outcome?.confirmed ?? null,
+    outcomeOn: outcome?.on ?? null,
   };
 }
 

@@ -39,6 +39,7 @@ export async function openCase(
     approach: 'integrated',
     answers: [],
     knowledgeVersion: null,
+    outcome: null,
   };
   await db.transaction((tx) =>
     insertCase(tx, office.id, { id, channel, openedAt: office.now().toISOString(), plant }),

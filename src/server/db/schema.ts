@@ -12,6 +12,7 @@ import {
   timestamp,
   uuid,
 } from 'drizzle-orm/pg-core';
+import { CONFIRMATIONS } from '../../core/diagnosis/learning.ts';
 import type { CaseEvent } from '../../contracts/cases.ts';
 
 export const clinics = pgTable('clinics', {
@@ -20,6 +21,8 @@ export const clinics = pgTable('clinics', {
   region: text().notNull(),
   latitude: doublePrecision().notNull(),
   longitude: doublePrecision().notNull(),
+  /** Whether confirmed cases move how common a cause is taken to be. */
+  learning: boolean().notNull().default(true),
 });
 
 /** Little personal data, and a day on which it is deleted. */
@@ -62,6 +65,9 @@ export const casePlants = pgTable(
     longitude: doublePrecision().notNull(),
     approach: text({ enum: ['leave', 'organic', 'integrated'] }).notNull(),
     knowledgeVersion: text('knowledge_version'),
+    outcomeCause: text('outcome_cause'),
+    outcomeConfirmed: text('outcome_confirmed', { enum: CONFIRMATIONS }),
+    outcomeOn: date('outcome_on'),
   },
   (table) => [primaryKey({ columns: [table.caseId, table.id] })],
 );

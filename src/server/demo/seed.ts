@@ -29,6 +29,7 @@ async function seedOne(db: Database, office: ClinicOffice, enquiry: DemoEnquiry)
     approach: 'integrated',
     answers: [],
     knowledgeVersion: null,
+    outcome: null,
   };
   return db.transaction(async (tx) => {
     if (await readCase(tx, enquiry.id, false)) return false;

@@ -4,8 +4,14 @@ import { LineCounter, parseDocument } from 'yaml';
 import { checkLibrary } from '../../core/knowledge/check.ts';
 import { compileLibrary, type Compiled } from '../../core/knowledge/compile.ts';
 import type { Library } from '../../core/knowledge/schema/library.ts';
-import { readLibrary, type KnowledgeFile, type KnowledgeIssue } from '../../core/knowledge/read.ts';
+import {
+  libraryVersion,
+  readLibrary,
+  type KnowledgeFile,
+  type KnowledgeIssue,
+} from '../../core/knowledge/read.ts';
 import { fail, ok, type Result } from '../../core/result.ts';
+import { keep, readKept } from './keptLibrary.ts';
 
 function listYaml(folder: string): string[] {
   return readdirSync(folder)
@@ -13,31 +19,57 @@ function listYaml(folder: string): string[] {
     .flatMap((path) => (statSync(path).isDirectory() ? listYaml(path) : path.endsWith('.yaml') ? [path] : []));
 }
 
-/** Reads and parses every YAML file below a folder; the folder must exist. */
-export function readKnowledgeFiles(folder: string): Result<readonly KnowledgeFile[], readonly KnowledgeIssue[]> {
+interface TextFile {
+  readonly file: string;
+  readonly text: string;
+}
+
+/** Every YAML file below a folder, which must exist, by its path from there. */
+function readTexts(folder: string): readonly TextFile[] {
+  return listYaml(folder).map((path) => ({
+    file: relative(folder, path).split(sep).join('/'),
+    text: readFileSync(path, 'utf8'),
+  }));
+}
+
+function parseTexts(
+  texts: readonly TextFile[],
+): Result<readonly KnowledgeFile[], readonly KnowledgeIssue[]> {
   const issues: KnowledgeIssue[] = [];
-  const files = listYaml(folder).map((path): KnowledgeFile => {
-    const file = relative(folder, path).split(sep).join('/');
-    const text = readFileSync(path, 'utf8');
+  const files = texts.map(({ file, text }): KnowledgeFile => {
     const lines = new LineCounter();
     const document = parseDocument(text, { lineCounter: lines });
     for (const error of document.errors) {
       const { line } = lines.linePos(error.pos[0]);
-      issues.push({ file, id: '(file)', field: `line ${line}`, message: error.message.split('\n')[0] ?? '' });
+      const message = error.message.split('\n')[0] ?? '';
+      issues.push({ file, id: '(file)', field: `line ${line}`, message });
     }
     return { file, text, content: document.errors.length > 0 ? [] : document.toJS() };
   });
   return issues.length > 0 ? fail(issues) : ok(files);
 }
 
+/** Reads and parses every YAML file below a folder; the folder must exist. */
+export function readKnowledgeFiles(
+  folder: string,
+): Result<readonly KnowledgeFile[], readonly KnowledgeIssue[]> {
+  return parseTexts(readTexts(folder));
+}
+
 /** Reads and checks the library below a folder, or lists everything that is wrong with it. */
 export function readCheckedLibrary(folder: string): Result<Library, readonly KnowledgeIssue[]> {
-  const files = readKnowledgeFiles(folder);
+  const texts = readTexts(folder);
+  const version = libraryVersion(texts);
+  const kept = readKept(version);
+  if (kept) return ok(kept);
+  const files = parseTexts(texts);
   if (!files.ok) return files;
   const read = readLibrary(files.value);
   if (!read.ok) return read;
   const issues = checkLibrary(read.value);
-  return issues.length > 0 ? fail(issues) : ok(read.value.library);
+  if (issues.length > 0) return fail(issues);
+  keep(read.value.library);
+  return ok(read.value.library);
 }
 
 /** The same, compiled for use. */

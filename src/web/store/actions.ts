@@ -1,6 +1,6 @@
 import { api } from './api.ts';
 import { caseLoaded, loadFailed } from './caseSlice.ts';
-import { casesRead, clinicRead, deskFailed } from './deskSlice.ts';
+import { casesRead, clinicRead, deskFailed, experienceRead } from './deskSlice.ts';
 import { loadOutbox } from './outbox.ts';
 import type { Dispatch } from './store.ts';
 
@@ -10,6 +10,19 @@ export async function loadDesk(dispatch: Dispatch, closed: boolean): Promise<voi
   if (clinic.ok) dispatch(clinicRead(clinic.value));
   if (cases.ok) dispatch(casesRead(cases.value));
   else dispatch(deskFailed(cases.error.problem));
+}
+
+/** Reads what the clinic has learned; a case is worked on without it when the server does not answer. */
+export async function loadExperience(dispatch: Dispatch): Promise<void> {
+  const experience = await api.experience();
+  if (experience.ok) dispatch(experienceRead(experience.value));
+}
+
+/** Switches learning from confirmed cases on or off for the clinic. */
+export async function switchLearning(dispatch: Dispatch, learning: boolean): Promise<void> {
+  const experience = await api.setLearning(learning);
+  if (experience.ok) dispatch(experienceRead(experience.value));
+  else dispatch(deskFailed(experience.error.problem));
 }
 
 /** Opens a case with what this device still keeps of it. */

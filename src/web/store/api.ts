@@ -3,10 +3,12 @@ import {
   caseRecordSchema,
   caseSummarySchema,
   clinicSchema,
+  experienceSchema,
   type AppendEvents,
   type CaseRecord,
   type CaseSummary,
   type Clinic,
+  type ClinicExperience,
 } from '../../contracts/cases.ts';
 import { problemSchema, type Problem } from '../../contracts/problem.ts';
 import { fail, ok, type Result } from '../../core/result.ts';
@@ -62,6 +64,10 @@ const manyCases = z
 /** The server's data, each call checked against its contract. */
 export const api = {
   clinic: (): Promise<Result<Clinic, ApiFailure>> => call(clinicSchema, '/clinic'),
+  experience: (): Promise<Result<ClinicExperience, ApiFailure>> =>
+    call(experienceSchema, '/clinic/experience'),
+  setLearning: (learning: boolean): Promise<Result<ClinicExperience, ApiFailure>> =>
+    call(experienceSchema, '/clinic/learning', { learning }),
   cases: (closed: boolean): Promise<Result<CaseSummary[], ApiFailure>> =>
     call(manyCases, closed ? '/cases?status=closed' : '/cases'),
   openCase: (id: string): Promise<Result<CaseRecord, ApiFailure>> =>

@@ -16,7 +16,7 @@ const RECORD = { ...OPENED_CASE, version: 3 };
 const words = (text: string): CaseEvent => ({ kind: 'words-set', plantId: 'plant-1', words: text });
 const loaded = caseReducer(undefined, caseLoaded({ record: RECORD, outbox: [] }));
 const shown = (state: typeof loaded): string | undefined =>
-  selectRecord({ case: state })?.plants[0]?.words;
+  selectRecord({ case: state, desk: { experience: null } })?.plants[0]?.words;
 
 it('shows a change at once and knows that it is not saved', () => {
   const state = caseReducer(loaded, eventHappened(words('roses')));
@@ -43,7 +43,10 @@ it('keeps what was typed while the server was answering', () => {
 it('puts its changes on top of what another window did', () => {
   let state = caseReducer(loaded, eventHappened(words('roses')));
   state = caseReducer(state, rebased({ ...RECORD, version: 9, status: 'waiting' }));
-  expect(selectRecord({ case: state })).toMatchObject({ version: 9, status: 'waiting' });
+  expect(selectRecord({ case: state, desk: { experience: null } })).toMatchObject({
+    version: 9,
+    status: 'waiting',
+  });
   expect(shown(state)).toBe('roses');
 });
 
@@ -60,12 +63,12 @@ it('loses nothing when the server is away', () => {
 });
 
 it('asks about the open plant, with the plant only when the advisor set it', () => {
-  const request = selectRequest({ case: loaded });
+  const request = selectRequest({ case: loaded, desk: { experience: null } });
   expect(request).toMatchObject({ words: '', channel: 'phone' });
   expect(request).not.toHaveProperty('plant');
   const chosen = caseReducer(
     loaded,
     eventHappened({ kind: 'plant-chosen', plantId: 'plant-1', plant: 'rose' }),
   );
-  expect(selectRequest({ case: chosen })?.plant).toBe('rose');
+  expect(selectRequest({ case: chosen, desk: { experience: null } })?.plant).toBe('rose');
 });

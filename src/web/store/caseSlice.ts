@@ -1,7 +1,7 @@
 import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { applyCaseEvent } from '../../contracts/applyCaseEvent.ts';
-import type { CaseEvent, CasePlant, CaseRecord } from '../../contracts/cases.ts';
-import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
+import type { CaseEvent, CasePlant, CaseRecord, ClinicExperience } from '../../contracts/cases.ts';
+import type { ConsultRequest, ConsultResponse, Seen } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
 import { addToOutbox } from './outbox.ts';
 
@@ -124,6 +124,7 @@ export const caseReducer = slice.reducer;
 
 interface WithCase {
   readonly case: CaseState;
+  readonly desk: { readonly experience: ClinicExperience | null };
 }
 
 /** The case with everything that was done, confirmed or not. */
@@ -141,14 +142,22 @@ export const selectPlant = createSelector(
     record?.plants.find(({ id }) => id === active) ?? record?.plants[0] ?? null,
 );
 
+const NOTHING_SEEN: readonly Seen[] = [];
+
+/** The clinic's confirmed cases while learning is switched on. */
+const selectSeen = ({ desk }: WithCase): readonly Seen[] =>
+  desk.experience?.learning === true ? desk.experience.seen : NOTHING_SEEN;
+
 /** What the consultant is asked about the open plant. */
 export const selectRequest = createSelector(
   selectPlant,
   selectRecord,
-  (plant, record): ConsultRequest | null => {
+  selectSeen,
+  (plant, record, seen): ConsultRequest | null => {
     if (!plant || !record) return null;
     const { words, date, place, approach, answers } = plant;
-    const base = { words, date, place, approach, answers, channel: record.channel };
+    const experience = [...seen];
+    const base = { words, date, place, approach, answers, channel: record.channel, experience };
     return plant.plant === null ? base : { ...base, plant: plant.plant };
   },
 );

@@ -1,15 +1,23 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { CaseSummary, Clinic } from '../../contracts/cases.ts';
+import type { CaseSummary, Clinic, ClinicExperience } from '../../contracts/cases.ts';
 import type { Problem } from '../../contracts/problem.ts';
 
 interface DeskState {
   readonly clinic: Clinic | null;
   readonly cases: readonly CaseSummary[] | null;
+  /** What the clinic has learned from its confirmed cases; null until it is read. */
+  readonly experience: ClinicExperience | null;
   readonly closedShown: boolean;
   readonly problem: Problem | null;
 }
 
-const initialState: DeskState = { clinic: null, cases: null, closedShown: false, problem: null };
+const initialState: DeskState = {
+  clinic: null,
+  cases: null,
+  experience: null,
+  closedShown: false,
+  problem: null,
+};
 
 const slice = createSlice({
   name: 'desk',
@@ -18,6 +26,10 @@ const slice = createSlice({
     clinicRead: (state, { payload }: PayloadAction<Clinic>): DeskState => ({
       ...state,
       clinic: payload,
+    }),
+    experienceRead: (state, { payload }: PayloadAction<ClinicExperience>): DeskState => ({
+      ...state,
+      experience: payload,
     }),
     casesRead: (state, { payload }: PayloadAction<readonly CaseSummary[]>): DeskState => ({
       ...state,
@@ -36,5 +48,5 @@ const slice = createSlice({
   },
 });
 
-export const { casesRead, clinicRead, closedToggled, deskFailed } = slice.actions;
+export const { casesRead, clinicRead, closedToggled, deskFailed, experienceRead } = slice.actions;
 export const deskReducer = slice.reducer;

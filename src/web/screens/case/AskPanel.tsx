@@ -1,6 +1,7 @@
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { PLANT_QUESTION } from '../../../core/diagnosis/drafts.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
@@ -26,6 +27,13 @@ const Asked = styled.li`
     color: var(--quiet);
   }
 `;
+const AskBack = styled.p`
+  padding: 5px 8px;
+  margin-bottom: 6px;
+  font-size: 14px;
+  background: var(--ochre-wash);
+  color: var(--ochre);
+`;
 const Answers = styled.div`
   display: flex;
   flex-wrap: wrap;
@@ -47,12 +55,17 @@ interface AskPanelProps {
 export function AskPanel({ plant, answer }: AskPanelProps) {
   const happen = useHappen();
   const tell = (finding: string, value: boolean | string): void =>
-    happen({
-      kind: 'answer-given',
-      plantId: plant.id,
-      answer: { finding, value, sure: ANSWER_SURE },
-    });
-  const questions = answer && !answer.settled ? answer.ask : [];
+    happen(
+      finding === PLANT_QUESTION && typeof value === 'string' && value !== 'unknown'
+        ? { kind: 'plant-chosen', plantId: plant.id, plant: value }
+        : {
+            kind: 'answer-given',
+            plantId: plant.id,
+            answer: { finding, value, sure: ANSWER_SURE },
+          },
+    );
+  const open = answer && !answer.settled ? answer.ask : [];
+  const questions = answer?.plant === null ? open.slice(0, 1) : open;
   const [first] = questions;
   const answerFirst = (value: boolean | 'unknown') => () => {
     if (first && (first.choices.length === 0 || value === 'unknown')) tell(first.finding, value);
@@ -65,10 +78,10 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
   return (
     <Area role="region" aria-label="Ask next">
       <ColumnTitle>Ask next</ColumnTitle>
-      {answer && questions.length === 0 && <p>Settled: no question would change the advice now.</p>}
-      {answer && answer.plant === null && <HostQuestion />}
+      {answer && <Conflicts conflicts={answer.conflicts} />}
+      {answer?.settled && <Settled why={answer.settledWhy} />}
       <ul>
-        {(answer?.plant === null ? [] : questions).map((question, i) => (
+        {questions.map((question, i) => (
           <QuestionItem
             key={question.finding}
             question={question}
@@ -81,17 +94,24 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
   );
 }
 
-/** The plant comes first: without it every cause of the library stands. */
-function HostQuestion() {
+/** Why nothing is left to ask, and what to send when only that would help. */
+function Settled({ why }: { readonly why: ConsultResponse['settledWhy'] }) {
   return (
     <Asked as="div">
-      <p>Which plant is it?</p>
-      <small>
-        If they do not know: is it a tree, a shrub, a vegetable, grass or in a pot? Needles or
-        leaves? Type what they say, or choose it above.
-      </small>
+      <p>Settled</p>
+      <small>{why.reason}</small>
+      {why.sample !== null && <small>Only a sample would help: {why.sample}</small>}
     </Asked>
   );
+}
+
+/** Reports that hardly go together, to be asked back first. */
+function Conflicts({ conflicts }: { readonly conflicts: ConsultResponse['conflicts'] }) {
+  return conflicts.map(({ text }) => (
+    <AskBack key={text} role="note">
+      {text}
+    </AskBack>
+  ));
 }
 
 interface QuestionItemProps {

@@ -3,7 +3,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { styled } from 'styled-components';
 import { Notice } from '../../kit/Notice.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
-import { loadCase, loadDesk } from '../../store/actions.ts';
+import { loadCase, loadDesk, loadExperience } from '../../store/actions.ts';
 import { caseLeft, plantShown, selectPlant, selectRecord } from '../../store/caseSlice.ts';
 import { showWithout } from '../../store/consulting.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
@@ -32,6 +32,7 @@ function useCaseLoaded(id: string | undefined): void {
   useEffect(() => {
     if (id === undefined) return undefined;
     void loadCase(dispatch, id);
+    void loadExperience(dispatch);
     if (store.getState().desk.clinic === null) void loadDesk(dispatch, false);
     return () => void dispatch(caseLeft());
   }, [dispatch, id]);

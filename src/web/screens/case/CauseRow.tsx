@@ -65,6 +65,11 @@ const Reasons = styled.table`
   width: 100%;
   border-collapse: collapse;
   font-size: 14px;
+  & caption {
+    text-align: left;
+    font-size: 13px;
+    color: var(--quiet);
+  }
   & td {
     padding: 2px 0;
     vertical-align: top;
@@ -85,28 +90,47 @@ function shareInWords(probability: number): string {
 const signed = (value: number): string =>
   `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(0)} dB`;
 
+/** Findings with the decibans by which each speaks for or against. */
+export function Weights({ title, list }: { readonly title: string; readonly list: Cause['for'] }) {
+  return (
+    <Reasons>
+      <caption>{title}</caption>
+      <tbody>
+        {list.map(({ finding, label, decibans }) => (
+          <tr key={finding}>
+            <td>
+              {decibans > 0 ? 'For: ' : 'Against: '}
+              {label}
+            </td>
+            <td>{signed(decibans)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Reasons>
+  );
+}
+
 function CauseDetail({ cause }: { readonly cause: Cause }) {
   const reasons = [...cause.for, ...cause.against];
   return (
     <Detail>
       <p>{cause.say}</p>
       {reasons.length > 0 ? (
-        <Reasons>
-          <caption hidden>What speaks for and against {cause.name}, in decibans</caption>
-          <tbody>
-            {reasons.map(({ finding, label, decibans }) => (
-              <tr key={finding}>
-                <td>
-                  {decibans > 0 ? 'For: ' : 'Against: '}
-                  {label}
-                </td>
-                <td>{signed(decibans)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </Reasons>
+        <Weights title="Rather than nothing wrong" list={reasons} />
       ) : (
         <p>Nothing said so far speaks for or against it; it stands here because it is common.</p>
+      )}
+      {cause.versus !== null && cause.versus.arguments.length > 0 && (
+        <Weights
+          title={`Rather than ${cause.versus.name.toLowerCase()}`}
+          list={cause.versus.arguments}
+        />
+      )}
+      {cause.seenHere !== null && (
+        <p>
+          Confirmed here {cause.seenHere.cases.toFixed(1)} times, as weighted: taken as{' '}
+          {cause.seenHere.factor.toFixed(2)} times as common as the library says.
+        </p>
       )}
       {cause.lookAlikes.map(({ id, name, tells }) => (
         <p key={id}>

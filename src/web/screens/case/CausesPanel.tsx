@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { Notice } from '../../kit/Notice.tsx';
-import { CauseRow } from './CauseRow.tsx';
+import { CauseRow, Weights } from './CauseRow.tsx';
 import { Column, ColumnTitle, Quietly } from './layout.ts';
 
 const Rows = styled.ol`
@@ -23,6 +23,49 @@ function always(answer: ConsultResponse) {
     { id: 'nothing-wrong', name: 'Nothing wrong', probability: answer.nothingWrong },
     { id: 'not-in-library', name: 'Not in our library', probability: answer.unexplained },
   ];
+}
+
+const Aside = styled.div`
+  padding: 10px 4px;
+  font-size: 14px;
+  display: grid;
+  gap: 6px;
+  & h3 {
+    font-size: 14px;
+  }
+`;
+
+/** Where two causes together lead: what both explain that one alone does not. */
+function Together({ pair }: { readonly pair: ConsultResponse['pair'] }) {
+  if (pair.length === 0) return null;
+  return (
+    <Aside>
+      <h3>Two at once: {pair.map(({ name }) => name).join(' with ')}</h3>
+      {pair.map(({ alone, name, arguments: list }) => (
+        <Weights key={alone} title={`Rather than ${name.toLowerCase()} alone`} list={list} />
+      ))}
+    </Aside>
+  );
+}
+
+/** The fewest answers after which another cause would lead. */
+function WouldChange({ change }: { readonly change: ConsultResponse['wouldChange'] }) {
+  if (!change) return null;
+  return (
+    <Aside>
+      <h3>What would change this</h3>
+      <p>{change.leader.name} would lead if:</p>
+      <ul>
+        {change.turns.map(({ finding, label, value, takesBack }) => (
+          <li key={finding}>
+            {value ? 'so: ' : 'not so: '}
+            {label}
+            {takesBack && ' (against what was said)'}
+          </li>
+        ))}
+      </ul>
+    </Aside>
+  );
 }
 
 /** The causes by their share, always with "nothing wrong" and "not in our library". */
@@ -67,6 +110,8 @@ export function CausesPanel({ answer, without }: CausesPanelProps) {
           ))}
         </Rows>
       )}
+      {shown && <Together pair={shown.pair} />}
+      {shown && <WouldChange change={shown.wouldChange} />}
     </Column>
   );
 }

@@ -1,0 +1,62 @@
+import { eq, isNotNull } from 'drizzle-orm';
+import { Router } from 'express';
+import { learningSchema, type ClinicExperience } from '../../contracts/cases.ts';
+import { experienceIn, type Outcome } from '../../core/diagnosis/learning.ts';
+import { causeIdSchema } from '../../core/knowledge/schema/common.ts';
+import type { Database } from '../db/connect.ts';
+import { casePlants, clinics } from '../db/schema.ts';
+import { readBody, sendProblem } from '../http/problems.ts';
+import type { ClinicOffice } from './office.ts';
+
+const monthOf = (isoDate: string): number => Number(isoDate.slice(5, 7));
+
+/** Outcomes of all cases; a row whose cause is no id (from an older library) is left out. */
+async function readOutcomes(db: Database): Promise<Outcome[]> {
+  const rows = await db
+    .select({
+      cause: casePlants.outcomeCause,
+      confirmed: casePlants.outcomeConfirmed,
+      on: casePlants.outcomeOn,
+    })
+    .from(casePlants)
+    .where(isNotNull(casePlants.outcomeCause));
+  return rows.flatMap(({ cause, confirmed, on }) => {
+    const id = causeIdSchema.safeParse(cause);
+    if (!id.success || confirmed === null || on === null) return [];
+    return [{ cause: id.data, confirmed, month: monthOf(on) }];
+  });
+}
+
+async function readExperience(db: Database, office: ClinicOffice): Promise<ClinicExperience> {
+  const [row] = await db
+    .select({ learning: clinics.learning })
+    .from(clinics)
+    .where(eq(clinics.id, office.id));
+  const counts = experienceIn(monthOf(office.today()), await readOutcomes(db));
+  const seen = [...counts]
+    .map(([cause, cases]) => ({ cause, cases }))
+    .sort((a, b) => b.cases - a.cases || (a.cause < b.cause ? -1 : 1));
+  return { learning: row?.learning ?? true, seen };
+}
+
+/** The clinic, and what it has learned from its confirmed cases. */
+export function clinicRoutes(db: Database, office: ClinicOffice): Router {
+  const routes = Router();
+  routes.get('/', (_request, response) => {
+    const { name, region, place } = office;
+    response.json({ name, region, place, today: office.today() });
+  });
+  routes.get('/experience', async (_request, response) => {
+    response.json(await readExperience(db, office));
+  });
+  routes.post('/learning', async (request, response) => {
+    const body = readBody(learningSchema, request.body);
+    if (!body.ok) {
+      sendProblem(response, body.error);
+      return;
+    }
+    await db.update(clinics).set(body.value).where(eq(clinics.id, office.id));
+    response.json(await readExperience(db, office));
+  });
+  return routes;
+}

@@ -1,0 +1,102 @@
+import { styled } from 'styled-components';
+import type { CasePlant } from '../../../contracts/cases.ts';
+import type { ConsultResponse } from '../../../contracts/consult.ts';
+import type { Confirmation } from '../../../core/diagnosis/learning.ts';
+import { Button } from '../../kit/Button.tsx';
+import { Chip } from '../../kit/Chip.tsx';
+import { Choices } from '../../kit/fields.tsx';
+import { switchLearning } from '../../store/actions.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { useHappen } from './useCase.ts';
+
+const HOW = [
+  { id: 'laboratory', text: 'A laboratory found it' },
+  { id: 'in-hand', text: 'We had it in the hand' },
+  { id: 'photograph', text: 'We saw a photograph' },
+  { id: 'enquirer', text: 'The enquirer says so' },
+] as const;
+const Form = styled.div`
+  display: grid;
+  gap: 10px;
+  max-width: 340px;
+  max-height: 70vh;
+  overflow: auto;
+`;
+const Learning = styled.div`
+  border-top: 1px solid var(--hairline);
+  padding-top: 8px;
+  font-size: 13px;
+`;
+const CAUSES_OFFERED = 6;
+
+interface OutcomeChipProps {
+  readonly plant: CasePlant;
+  readonly answer: ConsultResponse | null;
+}
+
+/** Causes to choose from: the likeliest, and the one that was chosen before. */
+function offered(answer: ConsultResponse | null, chosen: string | undefined) {
+  const causes = answer?.causes ?? [];
+  return causes
+    .filter(({ id }, rank) => rank < CAUSES_OFFERED || id === chosen)
+    .map(({ id, name }) => ({ id, text: name }));
+}
+
+/** What it proved to be, and how that is known; it teaches what is common here. */
+export function OutcomeChip({ plant, answer }: OutcomeChipProps) {
+  const happen = useHappen();
+  const today = useAppSelector((state) => state.desk.clinic?.today ?? plant.date);
+  const { outcome, id: plantId } = plant;
+  const causes = offered(answer, outcome?.cause);
+  const name = causes.find(({ id }) => id === outcome?.cause)?.text ?? outcome?.cause;
+  const set = (cause: string, confirmed: Confirmation): void =>
+    happen({ kind: 'outcome-set', plantId, outcome: { cause, confirmed, on: today } });
+  return (
+    <Chip name="It was" value={name ?? 'not known yet'}>
+      {() => (
+        <Form>
+          <Choices
+            label="What it proved to be"
+            value={outcome?.cause ?? ''}
+            choices={causes}
+            onChange={(cause) => set(cause, outcome?.confirmed ?? 'enquirer')}
+          />
+          {outcome && (
+            <Choices
+              label="How that is known"
+              value={outcome.confirmed}
+              choices={HOW}
+              onChange={(confirmed) => set(outcome.cause, confirmed)}
+            />
+          )}
+          {outcome && (
+            <Button onPress={() => happen({ kind: 'outcome-set', plantId, outcome: null })}>
+              Not known after all
+            </Button>
+          )}
+          <LearningSwitch />
+        </Form>
+      )}
+    </Chip>
+  );
+}
+
+/** Confirmed cases move how common a cause is taken to be; the clinic can switch that off. */
+function LearningSwitch() {
+  const dispatch = useAppDispatch();
+  const experience = useAppSelector((state) => state.desk.experience);
+  if (!experience) return null;
+  const cases = experience.seen.reduce((sum, one) => sum + one.cases, 0);
+  return (
+    <Learning>
+      <p>
+        {experience.learning
+          ? `Confirmed cases (${cases.toFixed(1)} as weighted this month) move how common a cause is taken to be, at most threefold.`
+          : 'Confirmed cases are kept but not used.'}
+      </p>
+      <Button kind="quiet" onPress={() => void switchLearning(dispatch, !experience.learning)}>
+        {experience.learning ? 'Do not learn from cases' : 'Learn from cases'}
+      </Button>
+    </Learning>
+  );
+}
