@@ -56,7 +56,8 @@ interface Outcome {
   readonly seconds: number;
   readonly loss: number;
   readonly settled: boolean;
-  readonly posterior: Posterior;
+  /** What was thought before the first question and after every answer. */
+  readonly posteriors: readonly Posterior[];
 }
 
 function finalLoss(network: Network, posterior: Posterior, hypothesis: number): number {
@@ -73,8 +74,10 @@ function consultOne(
   const reports = [...opening];
   const skipped = new Set<string>();
   let seconds = 0;
+  const posteriors: Posterior[] = [];
   for (let asked = 0; ; asked++) {
     const { posterior } = weighAll(library, network, reports, VOLUNTEERED);
+    posteriors.push(posterior);
     const questions = rankQuestions(library, network, posterior, reports, skipped);
     const settled = questions.every(({ worth }) => worth <= 0);
     const next = choose(questions);
@@ -137,7 +140,7 @@ for (let n = 0; n < CASES; n++) {
   if (!network) continue;
   for (const [name, choose] of Object.entries(STRATEGIES)) {
     const enquirer = drawEnquirer(library, network, seeded(20260613 + n));
-    const { asked, seconds, loss, settled, posterior } = consultOne(network, enquirer, choose);
+    const { asked, seconds, loss, settled, posteriors } = consultOne(network, enquirer, choose);
     const total = totals.get(name);
     if (total)
       totals.set(name, {
@@ -147,7 +150,8 @@ for (let n = 0; n < CASES; n++) {
         settled: total.settled + Number(settled),
       });
     if (name === 'value of the advice')
-      calibration.add(network, posterior, enquirer.truth.hypothesis);
+      for (const posterior of posteriors)
+        calibration.add(network, posterior, enquirer.truth.hypothesis);
   }
 }
 console.log(`${CASES} simulated enquiries, seed fixed`);
@@ -158,5 +162,7 @@ for (const [name, { asked, seconds, loss, settled }] of totals) {
     `${name.padEnd(24)}${(asked / CASES).toFixed(2).padStart(9)}${(seconds / CASES).toFixed(0).padStart(9)}${(loss / CASES).toFixed(3).padStart(9)}${(withTime / CASES).toFixed(3).padStart(12)}${`${Math.round((100 * settled) / CASES)} %`.padStart(10)}`,
   );
 }
-console.log('calibration of causes at the end of the value-based questions');
+console.log(
+  'calibration of causes, before the first question and after every answer of the value-based ones',
+);
 calibration.print();
