@@ -86,7 +86,7 @@ function consultOne(
         asked,
         seconds,
         settled,
-        posterior,
+        posteriors,
         loss: finalLoss(network, posterior, truth.hypothesis),
       };
     seconds += next.seconds;

@@ -81,6 +81,7 @@ export function CasePage() {
       <PlantTabs
         record={record}
         active={plant.id}
+        answer={consultation}
         onShow={(to) => dispatch(plantShown(to))}
         onAdd={addPlant}
       />

@@ -15,7 +15,7 @@ interface CausesPanelProps {
   readonly without: ConsultResponse | null;
 }
 
-const CAUSES_LISTED = 7;
+const CAUSES_LISTED = 5;
 
 /** Pseudo-causes that are always in the list. */
 function always(answer: ConsultResponse) {

@@ -1,10 +1,12 @@
 import { styled } from 'styled-components';
 import type { CaseRecord } from '../../../contracts/cases.ts';
+import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { Field } from '../../kit/fields.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useHappen } from './useCase.ts';
+import { OutcomeChip } from './OutcomeChip.tsx';
 import { briefDate } from '../../app/dates.ts';
 
 const Bar = styled.nav`
@@ -29,6 +31,7 @@ const Tab = styled(Button)`
 `;
 
 const Right = styled.div`
+  display: flex;
   margin-left: auto;
 `;
 
@@ -53,6 +56,7 @@ function CallBackChip({ record }: { readonly record: CaseRecord }) {
 interface PlantTabsProps {
   readonly record: CaseRecord;
   readonly active: string;
+  readonly answer: ConsultResponse | null;
   readonly onShow: (plantId: string) => void;
   readonly onAdd: () => void;
 }
@@ -63,7 +67,8 @@ function titleOf(words: string, plant: string | null, position: number): string 
 }
 
 /** The plants of one call, each a tab. */
-export function PlantTabs({ record, active, onShow, onAdd }: PlantTabsProps) {
+export function PlantTabs({ record, active, answer, onShow, onAdd }: PlantTabsProps) {
+  const plant = record.plants.find(({ id }) => id === active);
   return (
     <Bar aria-label="Plants of this call">
       <h1>Case {record.number}</h1>
@@ -81,6 +86,7 @@ export function PlantTabs({ record, active, onShow, onAdd }: PlantTabsProps) {
         Another plant <Key>Alt P</Key>
       </Button>
       <Right>
+        {plant && <OutcomeChip plant={plant} answer={answer} />}
         <CallBackChip record={record} />
       </Right>
     </Bar>

@@ -7,7 +7,6 @@ import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { Choices, Field } from '../../kit/fields.tsx';
 import { Clock } from './Clock.tsx';
-import { OutcomeChip } from './OutcomeChip.tsx';
 import { PlantChooser } from './PlantChooser.tsx';
 import { SavedMark } from './SavedMark.tsx';
 import { useHappen } from './useCase.ts';
@@ -164,7 +163,6 @@ export function Strip({ record, plant, answer }: StripProps) {
           />
         )}
       </Chip>
-      <OutcomeChip plant={plant} answer={answer} />
       <End>
         <SavedMark />
         <Clock since={record.openedAt} running={!closed} />
