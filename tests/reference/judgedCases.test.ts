@@ -3,10 +3,12 @@ import { z } from 'zod';
 import { judgeCase, judgedCaseSchema } from '../../src/cli/judgedCases.ts';
 import { openConsultant } from '../../src/cli/openConsultant.ts';
 
+const read = (name: string): unknown[] =>
+  z.array(z.unknown()).parse(JSON.parse(readFileSync(`tests/cases/${name}.json`, 'utf8')));
 const cases = z
   .array(judgedCaseSchema.extend({ reason: z.string() }))
   .min(30)
-  .parse(JSON.parse(readFileSync('tests/cases/clinic.json', 'utf8')));
+  .parse(['clinic', 'garden'].flatMap((name) => read(name)));
 const answer = openConsultant();
 
 it.each(cases.map((one) => [one.reason, one] as const))('%s', (_reason, one) => {
