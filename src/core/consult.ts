@@ -184,7 +184,7 @@ function consult(
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
   const inquiry = findQuestions(library, network, posterior, reports, skipped);
   const questions = plant === null ? plantFirst(inquiry.questions) : inquiry.questions;
-  const samples = rankSamples(library, network, posterior, reports);
+  const samples = rankSamples(library, network, inquiry, reports);
   const context: AdviceContext = {
     today,
     almanac,

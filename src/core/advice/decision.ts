@@ -164,7 +164,7 @@ export function makeDecision(
   positions: readonly number[],
 ): Decision {
   const harms = network.causes.map(({ harm }) => harmPoints(harm));
-  const all = [...network.causes.keys()];
+  const all = [...new Set(positions.flatMap((h) => positionsIn(network, h)))];
   const leave: Plan = { action: LEAVE, burden: 0, names: null, effect: new Map() };
   const plans = [
     leave,

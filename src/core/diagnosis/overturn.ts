@@ -30,7 +30,7 @@ interface Candidate extends Turn {
 }
 
 /** Answers tried together, and how many at most make a set worth saying. */
-const TRIED_TOGETHER = 10;
+const TRIED_TOGETHER = 9;
 /** Sets of answers less likely than this, as things stand, are not worth saying. */
 const LEAST_CHANCE = 0.004;
 
@@ -40,15 +40,21 @@ interface Standing {
   /** For each of the positions its causes, -1 for none. */
   readonly first: Int32Array;
   readonly second: Int32Array;
+  /** Positions in the network of the causes that these hypotheses hold, by which the columns above count. */
+  readonly causes: readonly number[];
 }
 
 function standingOf(network: Network, { positions, probabilities }: Shortlist): Standing {
   const members = positions.map((h) => positionsIn(network, h));
+  const causes = [...new Set(members.flat())];
+  const column = (cause: number | undefined): number =>
+    cause === undefined ? -1 : causes.indexOf(cause);
   return {
     positions,
     weights: probabilities,
-    first: Int32Array.from(members, ([one = -1]) => one),
-    second: Int32Array.from(members, ([, two = -1]) => two),
+    first: Int32Array.from(members, ([one]) => column(one)),
+    second: Int32Array.from(members, ([, two]) => column(two)),
+    causes,
   };
 }
 
@@ -95,7 +101,7 @@ function candidatesFrom(
     return sum;
   };
   const answers = valued
-    .filter(({ draft }) => draft.kind !== 'plant')
+    .filter(({ draft, bits }) => draft.kind !== 'plant' && bits > 0)
     .flatMap(({ draft, answers: possible }) =>
       possible.map(({ names, label, value, likelihood }) => ({
         names,
@@ -137,7 +143,7 @@ export function whatWouldChange(
   labelOf: (finding: string) => string,
 ): Overturning | null {
   const standing = standingOf(network, list);
-  const causes = network.causes.length;
+  const causes = standing.causes.length;
   const leaderAfter = (set: readonly Candidate[]): number =>
     largest(
       causesAfter(
@@ -154,7 +160,7 @@ export function whatWouldChange(
     .slice(0, TRIED_TOGETHER)
     .map(({ one }) => one);
   const found = smallest(strongest, (set) => leaderAfter(set) !== leader);
-  const next = found ? network.causes[leaderAfter(found)] : undefined;
+  const next = found ? network.causes[standing.causes[leaderAfter(found)] ?? -1] : undefined;
   if (!found || !next) return null;
   return {
     leader: next.id,

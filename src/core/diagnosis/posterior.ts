@@ -104,10 +104,8 @@ export function weighAll(
   const weights = network.prior.slice();
   let logScale = 0;
   for (const { likelihood } of evidence) logScale += multiply(weights, likelihood);
-  if (silence > 0) {
-    for (const node of unmentioned(library, network, reports))
-      multiplySilence(weights, network, node, silence);
-  }
+  if (silence > 0)
+    multiplySilence(weights, network, unmentioned(library, network, reports), silence);
   return { posterior: posteriorFrom(network, weights, logScale), evidence };
 }
 

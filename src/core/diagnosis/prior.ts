@@ -16,6 +16,8 @@ export interface Pairs {
   readonly second: Int32Array;
   /** Weight of each pair besides those of its members: 1, or more where one invites the other. */
   readonly link: Float64Array;
+  /** Where the pair of two positions stands; -1 when it is not weighed. */
+  readonly indexOf: (i: number, j: number) => number;
 }
 
 function isLinked(a: Cause, b: Cause): boolean {
@@ -38,7 +40,16 @@ export function listPairs(causes: readonly Cause[], hosts: number): Pairs {
       link.push(linked ? LINKED_PAIR_FACTOR : 1);
     }
   });
+  const count = causes.length;
+  const places = all
+    ? null
+    : new Map(first.map((i, k) => [i * count + (second[k] ?? 0), k] as const));
   return {
+    indexOf: (a, b) => {
+      const [i, j] = a < b ? [a, b] : [b, a];
+      if (places) return places.get(i * count + j) ?? -1;
+      return i * count - (i * (i + 1)) / 2 + j - i - 1;
+    },
     first: Int32Array.from(first),
     second: Int32Array.from(second),
     link: Float64Array.from(link),

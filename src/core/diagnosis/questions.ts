@@ -1,4 +1,4 @@
-import { makeDecision } from '../advice/decision.ts';
+import { makeDecision, type Decision } from '../advice/decision.ts';
 import type { Compiled } from '../knowledge/compile.ts';
 import type { Report } from './evidence.ts';
 import {
@@ -36,25 +36,18 @@ function toQuestion({ draft, worth, bits }: Valued): Question {
   return { kind, finding, question, how, seconds, choices, worth, bits };
 }
 
-/** Questions with the hypotheses and likelihoods they were valued by, for what else is worked out from them. */
+/** Questions with the hypotheses, the decision and the likelihoods they were valued by. */
 export interface Inquiry {
   readonly list: Shortlist;
+  readonly decision: Decision;
   readonly valued: readonly Valued[];
   /** The best first. */
   readonly questions: readonly Question[];
 }
 
-function inquire(
-  library: Compiled,
-  network: Network,
-  posterior: Posterior,
-  drafts: readonly Draft[],
-): Inquiry {
-  const list = shortlist(posterior);
-  const decision = makeDecision(library, network, posterior, list.positions);
-  const valued = valueDrafts(list, drafts, decision);
+function inOrder(valued: readonly Valued[]): readonly Question[] {
   const order = (one: Question): number => one.worth + WORTH_PER_BIT * one.bits;
-  return { list, valued, questions: valued.map(toQuestion).sort((a, b) => order(b) - order(a)) };
+  return valued.map(toQuestion).sort((a, b) => order(b) - order(a));
 }
 
 /**
@@ -73,7 +66,10 @@ export function findQuestions(
     ? null
     : draftPlant(library, network, hostChances(network, posterior));
   const findings = draftFindings(library, network, reports, skipped, false);
-  return inquire(library, network, posterior, plant ? [plant, ...findings] : findings);
+  const list = shortlist(posterior);
+  const decision = makeDecision(library, network, posterior, list.positions);
+  const valued = valueDrafts(list, plant ? [plant, ...findings] : findings, decision);
+  return { list, decision, valued, questions: inOrder(valued) };
 }
 
 /** The questions of {@link findQuestions}, the best first. */
@@ -85,9 +81,9 @@ export function rankQuestions(...given: Parameters<typeof findQuestions>): reado
 export function rankSamples(
   library: Compiled,
   network: Network,
-  posterior: Posterior,
+  { list, decision }: Pick<Inquiry, 'list' | 'decision'>,
   reports: readonly Report[],
 ): readonly Question[] {
   const drafts = draftFindings(library, network, reports, new Set(), true);
-  return drafts.length === 0 ? [] : inquire(library, network, posterior, drafts).questions;
+  return inOrder(valueDrafts(list, drafts, decision));
 }

@@ -2,7 +2,7 @@ import { entropyNats, tabulate } from '../maths.ts';
 import type { Posterior } from './posterior.ts';
 
 /** Hypotheses looked at: the likeliest that together hold nearly all probability, and never more than a few dozen. */
-const HYPOTHESES_WEIGHED = 48;
+const HYPOTHESES_WEIGHED = 40;
 const PROBABILITY_WEIGHED = 0.995;
 /** Smaller probabilities are not even sorted; thousands of pairs stand below it. */
 const LEAST_WEIGHED = 1e-5;

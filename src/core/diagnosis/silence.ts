@@ -3,7 +3,6 @@ import type { Report } from './evidence.ts';
 import {
   firstPair,
   FIRST_SINGLE,
-  NOTHING_WRONG,
   NOT_IN_LIBRARY,
   unknownCauseChance,
   type FindingNode,
@@ -34,29 +33,48 @@ export function unmentioned(
     .filter((node) => node !== null);
 }
 
+/** Positions of the causes that show a finding. */
+function showing({ miss }: FindingNode): readonly number[] {
+  const list: number[] = [];
+  for (let i = 0; i < miss.length; i++) if ((miss[i] ?? 1) < 1) list.push(i);
+  return list;
+}
+
 /**
- * Multiplies in place by the chance that a finding goes unmentioned. The same as multiplying by
- * 1 - silence x presence, without an array for each of some dozen findings; no factor is below
- * 1 - silence, so nothing underflows.
+ * Multiplies in place by the chance that the findings go unmentioned, 1 - silence x presence for each,
+ * up to a factor common to all hypotheses. A pair of which one member shows a finding has that member's
+ * factor, so pairs take the products of their members, and are put right where both show the same finding.
  */
 export function multiplySilence(
   weights: Float64Array,
   network: Network,
-  { miss, background }: FindingNode,
+  nodes: readonly FindingNode[],
   silence: number,
 ): void {
-  const clear = silence * (1 - background);
-  const base = 1 - silence;
-  weights[NOTHING_WRONG] = (weights[NOTHING_WRONG] ?? 0) * (1 - silence * background);
-  weights[NOT_IN_LIBRARY] =
-    (weights[NOT_IN_LIBRARY] ?? 0) * (1 - silence * unknownCauseChance(background));
-  for (let i = 0; i < miss.length; i++) {
-    weights[FIRST_SINGLE + i] = (weights[FIRST_SINGLE + i] ?? 0) * (base + clear * (miss[i] ?? 1));
-  }
-  const { first, second } = network.pairs;
+  const { pairs, causes } = network;
+  const single = new Float64Array(causes.length).fill(1);
   const start = firstPair(network);
-  for (let k = 0; k < first.length; k++) {
-    const missed = (miss[first[k] ?? 0] ?? 1) * (miss[second[k] ?? 0] ?? 1);
-    weights[start + k] = (weights[start + k] ?? 0) * (base + clear * missed);
+  const scale = (h: number, factor: number): void => {
+    weights[h] = (weights[h] ?? 0) * factor;
+  };
+  for (const node of nodes) {
+    const { miss, background } = node;
+    const none = 1 - silence * background;
+    const clear = silence * (1 - background);
+    const factor = (missed: number): number => (1 - silence + clear * missed) / none;
+    const list = showing(node);
+    scale(NOT_IN_LIBRARY, (1 - silence * unknownCauseChance(background)) / none);
+    list.forEach((i, at) => {
+      const own = factor(miss[i] ?? 1);
+      single[i] = (single[i] ?? 1) * own;
+      for (const j of list.slice(at + 1)) {
+        const pair = pairs.indexOf(i, j);
+        const both = factor((miss[i] ?? 1) * (miss[j] ?? 1));
+        if (pair >= 0) scale(start + pair, both / (own * factor(miss[j] ?? 1)));
+      }
+    });
   }
+  for (let i = 0; i < single.length; i++) scale(FIRST_SINGLE + i, single[i] ?? 1);
+  for (let k = 0; k < pairs.first.length; k++)
+    scale(start + k, (single[pairs.first[k] ?? 0] ?? 1) * (single[pairs.second[k] ?? 0] ?? 1));
 }

@@ -6,14 +6,17 @@ import type { Shortlist } from './shortlist.ts';
 /** Loss of a minute of the caller's time, in harm points; our own estimate. */
 export const LOSS_PER_MINUTE = 0.3;
 
-/** Part of what knowing the truth would save that a run of questions gains, by the share of the uncertainty they end; see docs/diagnosis.md. */
-const SAVED_BY_KNOWING = 0.5;
+/** What knowing the truth would save, as far as a run of questions gains, by the share of the uncertainty they end; see docs/diagnosis.md. */
+const SAVED_BY_KNOWING = 1;
 /** Below this uncertainty, in nats, there is nothing to end. */
 const LEAST_ENTROPY = 0.02;
 
+/** Likelihoods that differ by less are taken as equal. */
+const FLAT = 1e-6;
+
 /** Questions looked at two answers ahead, and follow-ups tried for each of their answers. */
-const LOOKED_FURTHER = 3;
-const FOLLOW_UPS = 8;
+const LOOKED_FURTHER = 2;
+const FOLLOW_UPS = 6;
 
 /** A draft with what its answer would bring. */
 export interface Valued {
@@ -46,6 +49,14 @@ function joinWith(probabilities: Float64Array, likelihood: Float64Array): Joint 
 const entropyOf = ({ joint, chance }: Joint): number =>
   entropyNats(joint) + chance * Math.log(chance);
 
+/** The answer is as likely under every hypothesis looked at, so it tells nothing. */
+function isFlat({ likelihood }: PossibleAnswer): boolean {
+  const [first = 0] = likelihood;
+  for (let k = 1; k < likelihood.length; k++)
+    if (Math.abs((likelihood[k] ?? 0) - first) > FLAT) return false;
+  return true;
+}
+
 const costOf = ({ seconds }: Draft): number => (LOSS_PER_MINUTE * seconds) / 60;
 
 /**
@@ -62,6 +73,7 @@ export function valueDrafts(
   const saved = SAVED_BY_KNOWING * (now - decision.leastLoss(probabilities));
   const valued = drafts.map((draft): Valued => {
     const answers = draft.answers(list.positions);
+    if (answers.every(isFlat)) return { draft, answers, worth: -costOf(draft), bits: 0 };
     let [gain, nats] = [now, entropy];
     for (const { likelihood } of answers) {
       const joined = joinWith(probabilities, likelihood);
