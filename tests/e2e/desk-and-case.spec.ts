@@ -117,6 +117,26 @@ test('a call-back is booked on the case and shows on the Desk', async ({ page })
   await expect(page.getByRole('complementary', { name: 'Call-backs' })).toContainText('Petra Lowe');
 });
 
+test('what it proved to be is kept, teaches what is common, and the teaching can be switched off', async ({
+  page,
+}) => {
+  await page.goto(HOSTA);
+  await expect(rank(page)).toContainText('Slugs and snails');
+  await page.getByRole('button', { name: /^It was: not known yet/ }).click();
+  await page.getByRole('dialog').getByText('Slugs and snails').click();
+  await page.getByRole('dialog').getByText('We had it in the hand').click();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByText(/^Confirmed here 0.8 times/)).toBeVisible();
+  await page.getByRole('button', { name: /^It was: Slugs and snails/ }).click();
+  await page.getByRole('button', { name: 'Do not learn from cases' }).click();
+  await expect(page.getByText('Confirmed cases are kept but not used.')).toBeVisible();
+  await expect(page.getByText(/^Confirmed here/)).toBeHidden();
+  await page.getByRole('button', { name: 'Learn from cases' }).click();
+  await page.getByRole('button', { name: 'Not known after all' }).click();
+  await saved(page);
+});
+
 test('pointing at a knot shows the ranking without it', async ({ page }) => {
   await page.goto(HOSTA);
   await expect(rank(page)).toContainText('Slugs and snails');

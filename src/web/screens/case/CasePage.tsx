@@ -94,7 +94,7 @@ export function CasePage() {
           onPoint={(finding) => void showWithout(store.getState(), finding, dispatch)}
         />
         <CausesPanel answer={consultation} without={without?.consultation ?? null} />
-        <Column>
+        <Column aria-label="Questions and advice">
           <AskPanel plant={plant} answer={consultation} />
           <AdvicePanel answer={consultation} today={plant.date} />
         </Column>

@@ -1,6 +1,6 @@
 import { styled } from 'styled-components';
 
-/** The three columns of the case page; each scrolls on its own, the page does not. */
+/** The columns of the case page; each scrolls on its own, the page does not. */
 export const Columns = styled.div`
   display: grid;
   grid-template-columns: minmax(270px, 360px) 80px minmax(300px, 1fr) minmax(340px, 430px);
@@ -12,7 +12,8 @@ export const Columns = styled.div`
   }
 `;
 
-export const Column = styled.section`
+/** Scrolls by the arrow keys too, as a column may hold nothing else that takes the focus. */
+export const Column = styled.section.attrs({ tabIndex: 0 })`
   display: flex;
   flex-direction: column;
   min-height: 0;
