@@ -1,6 +1,6 @@
 import { planAdvice, type Advice } from './advice/plan.ts';
 import type { AdviceContext, Approach, Channel } from './advice/context.ts';
-import { findConflicts, type Conflict } from './diagnosis/conflicts.ts';
+import { findConflicts, type Conflict, type SameWords } from './diagnosis/conflicts.ts';
 import {
   argumentsBetween,
   argumentsFor,
@@ -204,7 +204,10 @@ function consult(
     unexplained: posterior.notInLibrary,
     ask: questions.slice(0, 3),
     settled: settle(network, posterior, questions, samples, reports.length),
-    conflicts: [...findConflicts(library, network, reports, evidence), ...mixedUpMeasures(words)],
+    conflicts: [
+      ...findConflicts(library, network, reports, evidence, readTogether(heard.findings)),
+      ...mixedUpMeasures(words),
+    ],
     overturning: overturningOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),
     advice: planAdvice(library, network, posterior, context),
@@ -215,6 +218,18 @@ function consult(
 function plantFirst(questions: readonly Question[]): readonly Question[] {
   const isPlant = ({ kind }: Question): boolean => kind === 'plant';
   return [...questions.filter(isPlant), ...questions.filter((one) => !isPlant(one))];
+}
+
+/** Characters between two remarks that still can be one. */
+const ONE_REMARK = 25;
+
+function readTogether(heard: readonly HeardFinding[]): SameWords {
+  const spans = new Map(heard.map(({ finding, span }) => [finding, span]));
+  return (a, b) => {
+    const [first, second] = [spans.get(a), spans.get(b)];
+    if (!first || !second) return false;
+    return Math.max(first.start, second.start) - Math.min(first.end, second.end) < ONE_REMARK;
+  };
 }
 
 /** Nothing reported, nothing to overturn: common causes lead, and any answer would change that. */

@@ -4,6 +4,9 @@ import type { Report } from './evidence.ts';
 import type { Network } from './network.ts';
 import type { Weighed } from './weigh.ts';
 
+/** Whether two findings were read from the same words: two readings of one remark, which contradict nothing. */
+export type SameWords = (a: FindingId, b: FindingId) => boolean;
+
 /** Reports that cannot, or hardly can, all be so. */
 export interface Conflict {
   readonly findings: readonly FindingId[];
@@ -70,6 +73,7 @@ function seldomTogether(
   library: Compiled,
   { prior }: Network,
   evidence: readonly Weighed[],
+  sameWords: SameWords,
 ): Conflict[] {
   const affirmed = evidence.filter(({ value }) => value);
   const alone = affirmed.map(({ likelihood }) =>
@@ -78,6 +82,7 @@ function seldomTogether(
   let worst: { ratio: number; findings: readonly FindingId[] } = { ratio: 0, findings: [] };
   affirmed.forEach((a, i) => {
     affirmed.slice(i + 1).forEach((b, k) => {
+      if (sameWords(a.finding, b.finding)) return;
       let together = 0;
       for (let h = 0; h < prior.length; h++)
         together += (prior[h] ?? 0) * (a.likelihood[h] ?? 0) * (b.likelihood[h] ?? 0);
@@ -101,6 +106,7 @@ export function findConflicts(
   network: Network,
   reports: readonly Report[],
   evidence: readonly Weighed[],
+  sameWords: SameWords = () => false,
 ): readonly Conflict[] {
   const affirmed = reports.filter(({ value }) => value).map(({ finding }) => finding);
   const plain = [
@@ -108,5 +114,5 @@ export function findConflicts(
     ...kindConflicts(library, reports),
     ...partConflict(library, affirmed),
   ];
-  return plain.length > 0 ? plain : seldomTogether(library, network, evidence);
+  return plain.length > 0 ? plain : seldomTogether(library, network, evidence, sameWords);
 }
