@@ -18,12 +18,7 @@ import { findQuestions, rankSamples, type Inquiry, type Question } from './diagn
 import { settle, type Settled } from './diagnosis/settled.ts';
 import type { Compiled } from './knowledge/compile.ts';
 import type { Cause } from './knowledge/schema/cause.ts';
-import {
-  findingIdSchema,
-  type CauseId,
-  type FindingId,
-  type PlantId,
-} from './knowledge/schema/common.ts';
+import type { CauseId, FindingId, PlantId } from './knowledge/schema/common.ts';
 import { hear, type HeardFinding } from './language/hear.ts';
 import { mixedUpLengths } from './language/measures.ts';
 import type { RankedPlant } from './language/plantNames.ts';
@@ -240,8 +235,7 @@ function overturningOf(
   inquiry: Inquiry,
 ): Overturning | null {
   if (evidence.length === 0) return null;
-  const labelOf = (id: string): string =>
-    library.findings.get(findingIdSchema.parse(id))?.label ?? id;
+  const labelOf = (id: FindingId): string => library.findings.get(id)?.label ?? id;
   return whatWouldChange(network, inquiry, evidence, labelOf);
 }
 

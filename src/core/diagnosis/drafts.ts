@@ -42,10 +42,7 @@ const LABORATORY_SURE = 0.98;
 const PLANTS_OFFERED = 6;
 
 /** Findings about which an answer is known or implied, so that they are never asked. */
-export function settledFindings(
-  library: Compiled,
-  reports: readonly Report[],
-): ReadonlySet<FindingId> {
+function settledFindings(library: Compiled, reports: readonly Report[]): ReadonlySet<FindingId> {
   const known = new Set<FindingId>();
   const denied = new Set<FindingId>();
   for (const { finding, value } of reports) {

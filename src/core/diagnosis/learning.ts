@@ -5,7 +5,7 @@ export const CONFIRMATIONS = ['laboratory', 'in-hand', 'photograph', 'enquirer']
 export type Confirmation = (typeof CONFIRMATIONS)[number];
 
 /** What one confirmed case counts, by how it was confirmed; our own estimates of how often each is right. */
-export const CONFIRMATION_WEIGHT: Readonly<Record<Confirmation, number>> = {
+const CONFIRMATION_WEIGHT: Readonly<Record<Confirmation, number>> = {
   laboratory: 1,
   'in-hand': 0.8,
   photograph: 0.5,

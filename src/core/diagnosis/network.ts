@@ -60,7 +60,7 @@ const LEAST_OUT_OF_STAGE = 0.1;
 const TRACES_STAY_DAYS = 25;
 
 /** Factor on what a cause shows on a day: 1 in a stage that shows the finding, or when no stage is tied to it. */
-export function stageFactor(
+function stageFactor(
   cause: Cause,
   finding: FindingId,
   { almanac, today }: Pick<Circumstances, 'almanac' | 'today'>,

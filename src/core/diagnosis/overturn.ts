@@ -1,4 +1,4 @@
-import type { CauseId } from '../knowledge/schema/common.ts';
+import type { CauseId, FindingId } from '../knowledge/schema/common.ts';
 import { positionsIn, type Network } from './network.ts';
 import type { Inquiry } from './questions.ts';
 import type { Shortlist } from './shortlist.ts';
@@ -92,7 +92,7 @@ function candidatesFrom(
   standing: Standing,
   valued: readonly Valued[],
   evidence: readonly Weighed[],
-  labelOf: (finding: string) => string,
+  labelOf: (finding: FindingId) => string,
 ): readonly Candidate[] {
   const { positions, weights } = standing;
   const chanceOf = (likelihood: Float64Array): number => {
@@ -140,7 +140,7 @@ export function whatWouldChange(
   network: Network,
   { list, valued }: Pick<Inquiry, 'list' | 'valued'>,
   evidence: readonly Weighed[],
-  labelOf: (finding: string) => string,
+  labelOf: (finding: FindingId) => string,
 ): Overturning | null {
   const standing = standingOf(network, list);
   const causes = standing.causes.length;

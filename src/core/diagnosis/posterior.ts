@@ -64,7 +64,7 @@ function marginals(network: Network, hypotheses: Float64Array): Float64Array {
 }
 
 /** Normalises weights to probabilities and sums them by cause. `logScale` is what the weights were divided by. */
-export function posteriorFrom(network: Network, weights: Float64Array, logScale = 0): Posterior {
+function posteriorFrom(network: Network, weights: Float64Array, logScale = 0): Posterior {
   let total = 0;
   let best = NOTHING_WRONG;
   for (let h = 0; h < weights.length; h++) {

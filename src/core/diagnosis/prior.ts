@@ -1,7 +1,7 @@
 import type { Cause } from '../knowledge/schema/cause.ts';
 
 /** Prior shares of the kinds of hypothesis; our own estimates, near "about one question in five is no problem". */
-export const PRIOR_SHARES = { nothingWrong: 0.08, notInLibrary: 0.04, pairs: 0.14 } as const;
+const PRIOR_SHARES = { nothingWrong: 0.08, notInLibrary: 0.04, pairs: 0.14 } as const;
 
 /** How much likelier a pair is when one cause invites the other. */
 const LINKED_PAIR_FACTOR = 6;

@@ -110,6 +110,12 @@ export function Weights({ title, list }: { readonly title: string; readonly list
   );
 }
 
+/** The rival shows none of this when its table would only repeat the first. */
+function tellsMore(versus: Cause['for'], reasons: Cause['for']): boolean {
+  const known = new Set(reasons.map(({ finding, decibans }) => `${finding} ${signed(decibans)}`));
+  return versus.some(({ finding, decibans }) => !known.has(`${finding} ${signed(decibans)}`));
+}
+
 function CauseDetail({ cause }: { readonly cause: Cause }) {
   const reasons = [...cause.for, ...cause.against];
   return (
@@ -120,7 +126,7 @@ function CauseDetail({ cause }: { readonly cause: Cause }) {
       ) : (
         <p>Nothing said so far speaks for or against it; it stands here because it is common.</p>
       )}
-      {cause.versus !== null && cause.versus.arguments.length > 0 && (
+      {cause.versus !== null && tellsMore(cause.versus.arguments, reasons) && (
         <Weights
           title={`Rather than ${cause.versus.name.toLowerCase()}`}
           list={cause.versus.arguments}
