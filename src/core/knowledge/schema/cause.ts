@@ -75,6 +75,8 @@ export const causeSchema = z.strictObject({
   /** When it can be seen; out of this window it is less likely, not impossible. */
   seen: windowSchema.default({ kind: 'any' }),
   stages: z.array(stageSchema).default([]),
+  /** Set where neither the cause nor what is done about it has a season. */
+  timing: z.literal('none').optional(),
   harm: harmSchema,
   lookAlikes: z.array(z.strictObject({ id: causeIdSchema, tells: z.string() })).default([]),
   /** One sentence to say aloud. */
