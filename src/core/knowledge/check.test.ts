@@ -2,7 +2,15 @@ import { REFERENCE_PLACE } from '../../../tests/support/miniLibrary.ts';
 import { checkLibrary } from './check.ts';
 import { readLibrary, type KnowledgeFile, type KnowledgeIssue } from './read.ts';
 
-const finding = { id: 'f', part: 'leaf', kind: 'symptom', label: 'Finding', question: 'So?', background: 'rare', source: 'practice' };
+const finding = {
+  id: 'f',
+  part: 'leaf',
+  kind: 'symptom',
+  label: 'Finding',
+  question: 'So?',
+  background: 'rare',
+  source: 'practice',
+};
 const cause = {
   id: 'c',
   name: 'Cause',
@@ -15,7 +23,13 @@ const cause = {
   leave: 'It goes by itself.',
   source: 'practice',
 };
-const treatment = { id: 't', name: 'Treatment', rung: 'hand', text: 'Pick them off by hand.', source: 'practice' };
+const treatment = {
+  id: 't',
+  name: 'Treatment',
+  rung: 'hand',
+  text: 'Pick them off by hand.',
+  source: 'practice',
+};
 
 function files(change: Record<string, unknown[]> = {}): KnowledgeFile[] {
   const all: Record<string, unknown> = {
@@ -26,7 +40,11 @@ function files(change: Record<string, unknown[]> = {}): KnowledgeFile[] {
     'treatments/t.yaml': [treatment],
     ...change,
   };
-  return Object.entries(all).map(([file, content]) => ({ file, content, text: JSON.stringify(content) }));
+  return Object.entries(all).map(([file, content]) => ({
+    file,
+    content,
+    text: JSON.stringify(content),
+  }));
 }
 
 function issuesOf(change: Record<string, unknown[]> = {}): readonly KnowledgeIssue[] {
@@ -39,16 +57,58 @@ it('finds nothing wrong with a sound library', () => {
 });
 
 it.each<[string, Record<string, unknown[]>, Partial<KnowledgeIssue>]>([
-  ['a host that does not exist', { 'causes/c.yaml': [{ ...cause, hosts: { moss: 'usual' } }] }, { id: 'c', field: 'hosts' }],
-  ['a finding that does not exist', { 'causes/c.yaml': [{ ...cause, findings: { f: 'usual', g: 'often', h: 'often', x: 'often' } }] }, { id: 'c', field: 'findings' }],
-  ['a word that is not on the scale', { 'causes/c.yaml': [{ ...cause, common: 'now and then' }] }, { id: 'c', field: 'common' }],
-  ['no treatment and no reason to leave it', { 'causes/c.yaml': [{ ...cause, leave: undefined }] }, { id: 'c', field: 'treatments' }],
-  ['an unused finding', { 'findings/f.yaml': ['f', 'g', 'h', 'i'].map((id) => ({ ...finding, id })) }, { id: 'i' }],
-  ['an unknown source', { 'treatments/t.yaml': [{ ...treatment, source: 'hearsay' }] }, { id: 't', field: 'source' }],
-  ['an application rate', { 'treatments/t.yaml': [{ ...treatment, text: 'Mix 10 ml per litre and spray.' }] }, { id: 't', field: 'text' }],
-  ['an id that stands twice', { 'treatments/t.yaml': [treatment, treatment] }, { id: 't', field: 'id' }],
-  ['a misspelt field', { 'treatments/t.yaml': [{ ...treatment, rungs: 'hand' }] }, { id: 't', file: 'treatments/t.yaml' }],
-  ['a broken window', { 'treatments/t.yaml': [{ ...treatment, when: 'soon' }] }, { id: 't', field: 'when' }],
+  [
+    'a host that does not exist',
+    { 'causes/c.yaml': [{ ...cause, hosts: { moss: 'usual' } }] },
+    { id: 'c', field: 'hosts' },
+  ],
+  [
+    'a finding that does not exist',
+    {
+      'causes/c.yaml': [{ ...cause, findings: { f: 'usual', g: 'often', h: 'often', x: 'often' } }],
+    },
+    { id: 'c', field: 'findings' },
+  ],
+  [
+    'a word that is not on the scale',
+    { 'causes/c.yaml': [{ ...cause, common: 'now and then' }] },
+    { id: 'c', field: 'common' },
+  ],
+  [
+    'no treatment and no reason to leave it',
+    { 'causes/c.yaml': [{ ...cause, leave: undefined }] },
+    { id: 'c', field: 'treatments' },
+  ],
+  [
+    'an unused finding',
+    { 'findings/f.yaml': ['f', 'g', 'h', 'i'].map((id) => ({ ...finding, id })) },
+    { id: 'i' },
+  ],
+  [
+    'an unknown source',
+    { 'treatments/t.yaml': [{ ...treatment, source: 'hearsay' }] },
+    { id: 't', field: 'source' },
+  ],
+  [
+    'an application rate',
+    { 'treatments/t.yaml': [{ ...treatment, text: 'Mix 10 ml per litre and spray.' }] },
+    { id: 't', field: 'text' },
+  ],
+  [
+    'an id that stands twice',
+    { 'treatments/t.yaml': [treatment, treatment] },
+    { id: 't', field: 'id' },
+  ],
+  [
+    'a misspelt field',
+    { 'treatments/t.yaml': [{ ...treatment, rungs: 'hand' }] },
+    { id: 't', file: 'treatments/t.yaml' },
+  ],
+  [
+    'a broken window',
+    { 'treatments/t.yaml': [{ ...treatment, when: 'soon' }] },
+    { id: 't', field: 'when' },
+  ],
 ])('reports %s', (_name, change, expected) => {
   expect(issuesOf(change)).toEqual(expect.arrayContaining([expect.objectContaining(expected)]));
 });

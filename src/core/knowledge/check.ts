@@ -20,7 +20,8 @@ interface Known {
   readonly sources: ReadonlySet<string>;
 }
 
-const ids = (entries: readonly { readonly id: string }[]): Set<string> => new Set(entries.map(({ id }) => id));
+const ids = (entries: readonly { readonly id: string }[]): Set<string> =>
+  new Set(entries.map(({ id }) => id));
 
 function knownIds(library: Library): Known {
   return {
@@ -35,7 +36,13 @@ function knownIds(library: Library): Known {
 }
 
 function checkUnique(library: Library, report: Report): void {
-  const sections = [library.plants, library.findings, library.treatments, library.places, library.groups];
+  const sections = [
+    library.plants,
+    library.findings,
+    library.treatments,
+    library.places,
+    library.groups,
+  ];
   for (const section of [...sections, [...library.causes, ...library.careTopics]]) {
     const seen = new Set<string>();
     for (const { id } of section) {
@@ -45,7 +52,13 @@ function checkUnique(library: Library, report: Report): void {
   }
 }
 
-function checkWindow(rule: WindowRule | undefined, id: string, field: string, known: Known, report: Report): void {
+function checkWindow(
+  rule: WindowRule | undefined,
+  id: string,
+  field: string,
+  known: Known,
+  report: Report,
+): void {
   if (rule?.kind === 'calendar' && rule.at !== null && !known.places.has(rule.at)) {
     report(id, field, `the place "${rule.at}" is not in places/`);
   }
@@ -60,16 +73,26 @@ function checkCause(cause: Cause, known: Known, report: Report): void {
   refer('hosts', 'plants', Object.keys(cause.hosts));
   refer('findings', 'findings', Object.keys(cause.findings));
   refer('leadsTo', 'causes', cause.leadsTo);
-  refer('lookAlikes', 'causes', cause.lookAlikes.map(({ id }) => id));
-  refer('treatments', 'treatments', cause.treatments.map(({ use }) => use));
+  refer(
+    'lookAlikes',
+    'causes',
+    cause.lookAlikes.map(({ id }) => id),
+  );
+  refer(
+    'treatments',
+    'treatments',
+    cause.treatments.map(({ use }) => use),
+  );
   if (Object.keys(cause.hosts).length === 0) report(cause.id, 'hosts', 'name at least one host');
-  if (Object.keys(cause.findings).length < 3) report(cause.id, 'findings', 'name at least 3 findings');
+  if (Object.keys(cause.findings).length < 3)
+    report(cause.id, 'findings', 'name at least 3 findings');
   if (cause.treatments.length === 0 && cause.leave === undefined) {
     report(cause.id, 'treatments', 'name a treatment, or say under "leave" why none is needed');
   }
   checkWindow(cause.seen, cause.id, 'seen', known, report);
   for (const stage of cause.stages) checkWindow(stage.when, cause.id, 'stages', known, report);
-  for (const option of cause.treatments) checkWindow(option.when, cause.id, 'treatments', known, report);
+  for (const option of cause.treatments)
+    checkWindow(option.when, cause.id, 'treatments', known, report);
 }
 
 function checkFindings(library: Library, known: Known, report: Report): void {
@@ -77,34 +100,50 @@ function checkFindings(library: Library, known: Known, report: Report): void {
   for (const finding of library.findings) {
     for (const parent of finding.isA) {
       used.add(parent);
-      if (!known.findings.has(parent)) report(finding.id, 'isA', `"${parent}" is not among the findings`);
+      if (!known.findings.has(parent))
+        report(finding.id, 'isA', `"${parent}" is not among the findings`);
     }
     if (finding.group !== undefined && !known.groups.has(finding.group)) {
       report(finding.id, 'group', `"${finding.group}" is not among the groups`);
     }
   }
   for (const { id, forAdvice, group } of library.findings) {
-    if (!used.has(id) && !forAdvice && group === undefined) report(id, '(entry)', 'no cause uses this finding; remove it or use it');
+    if (!used.has(id) && !forAdvice && group === undefined)
+      report(id, '(entry)', 'no cause uses this finding; remove it or use it');
   }
 }
 
 function checkSources(library: Library, known: Known, report: Report): void {
-  const sections = [library.plants, library.findings, library.groups, library.causes, library.careTopics];
+  const sections = [
+    library.plants,
+    library.findings,
+    library.groups,
+    library.causes,
+    library.careTopics,
+  ];
   for (const entry of [...sections, library.treatments, library.places].flat()) {
     if (!known.sources.has(entry.source)) {
-      report(entry.id, 'source', `"${entry.source}" is neither practice nor judgement nor in sources/`);
+      report(
+        entry.id,
+        'source',
+        `"${entry.source}" is neither practice nor judgement nor in sources/`,
+      );
     }
   }
 }
 
 function checkRates(library: Library, report: Report): void {
   const texts = [
-    ...library.treatments.flatMap((t) => [[t.id, t.text] as const, ...t.cautions.map((c) => [t.id, c] as const)]),
+    ...library.treatments.flatMap((t) => [
+      [t.id, t.text] as const,
+      ...t.cautions.map((c) => [t.id, c] as const),
+    ]),
     ...library.causes.flatMap((c) => c.treatments.map((o) => [c.id, o.text ?? ''] as const)),
     ...library.careTopics.flatMap((c) => c.steps.map((s) => [c.id, s.text] as const)),
   ];
   for (const [id, text] of texts) {
-    if (RATE.test(text)) report(id, 'text', 'holds an application rate; the rate comes from the label');
+    if (RATE.test(text))
+      report(id, 'text', 'holds an application rate; the rate comes from the label');
   }
 }
 
@@ -122,7 +161,8 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   checkRates(library, report);
   for (const plant of library.plants) {
     for (const parent of plant.parents) {
-      if (!known.plants.has(parent)) report(plant.id, 'parents', `"${parent}" is not among the plants`);
+      if (!known.plants.has(parent))
+        report(plant.id, 'parents', `"${parent}" is not among the plants`);
     }
   }
   for (const topic of library.careTopics) {

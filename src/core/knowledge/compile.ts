@@ -3,7 +3,7 @@ import { compileClasses, compilePhrase } from '../language/phrase.ts';
 import { buildPlantNames, type PlantNames } from '../language/plantNames.ts';
 import { BACKGROUND, COMMONNESS, FREQUENCY, SUSCEPTIBILITY } from './scale.ts';
 import { careCause, careFinding, careTreatments } from './careTopics.ts';
-import type { Cause, } from './schema/cause.ts';
+import type { Cause } from './schema/cause.ts';
 import type { CauseId, FindingId, PlantId, TreatmentId } from './schema/common.ts';
 import type { Finding, FindingGroup } from './schema/finding.ts';
 import type { Library } from './schema/library.ts';
@@ -40,7 +40,9 @@ export function backgroundOf(finding: Finding): number {
   return BACKGROUND[finding.background];
 }
 
-function impliedBy(findings: ReadonlyMap<FindingId, Finding>): (id: FindingId) => readonly FindingId[] {
+function impliedBy(
+  findings: ReadonlyMap<FindingId, Finding>,
+): (id: FindingId) => readonly FindingId[] {
   const known = new Map<FindingId, readonly FindingId[]>();
   const walk = (id: FindingId, seen: Set<FindingId>): void => {
     if (seen.has(id)) return;
@@ -59,9 +61,15 @@ function impliedBy(findings: ReadonlyMap<FindingId, Finding>): (id: FindingId) =
 }
 
 /** A cause shows a general finding at least as often as its most frequent special case. */
-function strengthsOf(cause: Cause, implied: (id: FindingId) => readonly FindingId[]): Map<FindingId, number> {
+function strengthsOf(
+  cause: Cause,
+  implied: (id: FindingId) => readonly FindingId[],
+): Map<FindingId, number> {
   const strengths = new Map<FindingId, number>();
-  for (const [id, word] of Object.entries(cause.findings) as [FindingId, keyof typeof FREQUENCY][]) {
+  for (const [id, word] of Object.entries(cause.findings) as [
+    FindingId,
+    keyof typeof FREQUENCY,
+  ][]) {
     for (const one of implied(id)) {
       strengths.set(one, Math.max(strengths.get(one) ?? 0, FREQUENCY[word]));
     }
@@ -88,12 +96,17 @@ export function compileLibrary(library: Library): Compiled {
     groups: byId<string, FindingGroup>(library.groups),
     groupMembers,
     causes: byId<CauseId, Cause>(allCauses),
-    treatments: byId<TreatmentId, Treatment>([...library.treatments, ...library.careTopics.flatMap(careTreatments)]),
+    treatments: byId<TreatmentId, Treatment>([
+      ...library.treatments,
+      ...library.careTopics.flatMap(careTreatments),
+    ]),
     places: library.places,
     taxonomy: buildTaxonomy(library.plants),
     plantNames: buildPlantNames(library.plants),
     phrases: buildPhraseIndex(
-      allFindings.flatMap((finding) => finding.phrases.map((text) => compilePhrase(text, finding, classes))),
+      allFindings.flatMap((finding) =>
+        finding.phrases.map((text) => compilePhrase(text, finding, classes)),
+      ),
     ),
     implied,
     strengths: new Map(allCauses.map((cause) => [cause.id, strengthsOf(cause, implied)])),

@@ -93,7 +93,12 @@ function readWordClasses(input: readonly KnowledgeFile[], issues: KnowledgeIssue
   const parsed = wordClassesSchema.safeParse(file?.content ?? {});
   if (parsed.success) return parsed.data;
   for (const issue of parsed.error.issues) {
-    issues.push({ file: 'words.yaml', id: issue.path.join('.'), field: '(list)', message: issue.message });
+    issues.push({
+      file: 'words.yaml',
+      id: issue.path.join('.'),
+      field: '(list)',
+      message: issue.message,
+    });
   }
   return {};
 }
@@ -105,9 +110,7 @@ export interface ReadLibrary {
 }
 
 /** Hash of all texts of a library, whatever the order in which they were read. */
-export function libraryVersion(
-  input: readonly Pick<KnowledgeFile, 'file' | 'text'>[],
-): string {
+export function libraryVersion(input: readonly Pick<KnowledgeFile, 'file' | 'text'>[]): string {
   return hashText(
     input
       .map(({ file, text }) => `${file}\n${text}`)
@@ -120,7 +123,9 @@ export function libraryVersion(
  * Checks each entry of the YAML files against its schema.
  * Returns the library, or every field that is wrong; never a partial library.
  */
-export function readLibrary(input: readonly KnowledgeFile[]): Result<ReadLibrary, readonly KnowledgeIssue[]> {
+export function readLibrary(
+  input: readonly KnowledgeFile[],
+): Result<ReadLibrary, readonly KnowledgeIssue[]> {
   const issues: KnowledgeIssue[] = [];
   const files = new Map<string, string>();
   const library: Library = {

@@ -4,7 +4,8 @@ import { susceptibilityOf } from './compile.ts';
 import { plantSchema } from './schema/plant.ts';
 import { buildTaxonomy } from './taxonomy.ts';
 
-const plant = (id: string, parents: string[], traits = {}) => plantSchema.parse({ id, name: `Plant ${id}`, parents, traits, source: 'practice' });
+const plant = (id: string, parents: string[], traits = {}) =>
+  plantSchema.parse({ id, name: `Plant ${id}`, parents, traits, source: 'practice' });
 const taxonomy = buildTaxonomy([
   plant('tree', [], { tall: true, woody: true }),
   plant('maple', ['tree']),
@@ -12,7 +13,17 @@ const taxonomy = buildTaxonomy([
   plant('silver-maple', ['maple']),
 ]);
 const cause = (hosts: Record<string, string>) =>
-  causeSchema.parse({ id: 'c', name: 'Cause', category: 'mite', hosts, common: 'common', findings: {}, harm: {}, say: 'A cause for tests.', source: 'practice' });
+  causeSchema.parse({
+    id: 'c',
+    name: 'Cause',
+    category: 'mite',
+    hosts,
+    common: 'common',
+    findings: {},
+    harm: {},
+    say: 'A cause for tests.',
+    source: 'practice',
+  });
 
 it('lists the lineage from near to far', () => {
   expect(taxonomy.lineage(plantId('dwarf-maple'))).toEqual(['dwarf-maple', 'maple', 'tree']);
@@ -26,10 +37,24 @@ it('inherits traits, the nearest wins', () => {
 describe('susceptibility', () => {
   it('reaches a species from its genus, and the nearest host decides', () => {
     expect(susceptibilityOf(cause({ maple: 'usual' }), plantId('silver-maple'), taxonomy)).toBe(1);
-    expect(susceptibilityOf(cause({ maple: 'usual', 'silver-maple': 'very' }), plantId('silver-maple'), taxonomy)).toBe(2);
-    expect(susceptibilityOf(cause({ tree: 'usual', 'silver-maple': 'immune' }), plantId('silver-maple'), taxonomy)).toBe(0);
+    expect(
+      susceptibilityOf(
+        cause({ maple: 'usual', 'silver-maple': 'very' }),
+        plantId('silver-maple'),
+        taxonomy,
+      ),
+    ).toBe(2);
+    expect(
+      susceptibilityOf(
+        cause({ tree: 'usual', 'silver-maple': 'immune' }),
+        plantId('silver-maple'),
+        taxonomy,
+      ),
+    ).toBe(0);
   });
   it('is nothing for a stranger', () => {
-    expect(susceptibilityOf(cause({ 'silver-maple': 'very' }), plantId('dwarf-maple'), taxonomy)).toBe(0);
+    expect(
+      susceptibilityOf(cause({ 'silver-maple': 'very' }), plantId('dwarf-maple'), taxonomy),
+    ).toBe(0);
   });
 });

@@ -38,6 +38,8 @@ export function buildTaxonomy(plants: readonly Plant[]): Taxonomy {
     lineage,
     below: (id) => descendants.get(id) ?? [],
     traits: (id) =>
-      [...lineage(id)].reverse().reduce<Traits>((all, one) => ({ ...all, ...byId.get(one)?.traits }), {}),
+      [...lineage(id)]
+        .reverse()
+        .reduce<Traits>((all, one) => ({ ...all, ...byId.get(one)?.traits }), {}),
   };
 }

@@ -16,7 +16,9 @@ import { keep, readKept } from './keptLibrary.ts';
 function listYaml(folder: string): string[] {
   return readdirSync(folder)
     .map((name) => join(folder, name))
-    .flatMap((path) => (statSync(path).isDirectory() ? listYaml(path) : path.endsWith('.yaml') ? [path] : []));
+    .flatMap((path) =>
+      statSync(path).isDirectory() ? listYaml(path) : path.endsWith('.yaml') ? [path] : [],
+    );
 }
 
 interface TextFile {

@@ -104,7 +104,13 @@ export const careTopicSchema = z.strictObject({
   phrases: z.array(z.string()).min(1),
   say: z.string().min(10),
   steps: z
-    .array(z.strictObject({ text: z.string().min(10), rung: z.enum(RUNGS), when: windowSchema.optional() }))
+    .array(
+      z.strictObject({
+        text: z.string().min(10),
+        rung: z.enum(RUNGS),
+        when: windowSchema.optional(),
+      }),
+    )
     .min(1),
   avoid: z.array(avoidSchema).default([]),
   cautions: z.array(z.string()).default([]),

@@ -18,9 +18,12 @@ export const placeSchema = z
     rainMillimetres: monthly,
     source: sourceRefSchema,
   })
-  .refine((place) => place.minCelsius.every((low, month) => low < (place.maxCelsius[month] ?? low)), {
-    error: 'each monthly minimum is below the maximum of the same month',
-    path: ['minCelsius'],
-  });
+  .refine(
+    (place) => place.minCelsius.every((low, month) => low < (place.maxCelsius[month] ?? low)),
+    {
+      error: 'each monthly minimum is below the maximum of the same month',
+      path: ['minCelsius'],
+    },
+  );
 
 export type Place = z.infer<typeof placeSchema>;

@@ -25,7 +25,12 @@ export interface MonthDay {
 export type WindowRule =
   | { readonly kind: 'any' }
   | { readonly kind: 'season'; readonly season: SeasonName }
-  | { readonly kind: 'calendar'; readonly from: MonthDay; readonly to: MonthDay; readonly at: string | null }
+  | {
+      readonly kind: 'calendar';
+      readonly from: MonthDay;
+      readonly to: MonthDay;
+      readonly at: string | null;
+    }
   | {
       readonly kind: 'degree-days';
       readonly baseCelsius: number;
