@@ -165,9 +165,9 @@ console.log(
 );
 console.log(`${'milliseconds'.padEnd(52)}  median     p95     max`);
 benchAnswers('whole library', compiled, 9);
-for (const times of [3, 10]) {
+for (const times of process.argv.includes('--one') ? [] : [3, 10]) {
   const large = compileLibrary(enlarge(whole, times));
   benchAnswers(`${times} times the causes`, large, times === 10 ? 3 : 4);
   console.log(`  ${heapMegabytes().toFixed(0)} MB of heap with it`);
 }
-compareWithGeneral(whole);
+if (!process.argv.includes('--one')) compareWithGeneral(whole);

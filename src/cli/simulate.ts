@@ -61,7 +61,7 @@ interface Outcome {
 }
 
 function finalLoss(network: Network, posterior: Posterior, hypothesis: number): number {
-  const list = shortlist(posterior);
+  const list = shortlist(network, posterior);
   const decision = makeDecision(library, network, posterior, list.positions);
   return decision.lossUnder(decision.bestAction(list.probabilities), hypothesis);
 }

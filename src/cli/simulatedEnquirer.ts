@@ -1,6 +1,7 @@
 import { ANSWER_SURE } from '../core/diagnosis/drafts.ts';
 import { reliabilityOf, type Report } from '../core/diagnosis/evidence.ts';
-import { presenceAt, type Network } from '../core/diagnosis/network.ts';
+import { presenceAt } from '../core/diagnosis/likelihood.ts';
+import type { Network } from '../core/diagnosis/network.ts';
 import type { Question } from '../core/diagnosis/questions.ts';
 import { shareOf } from '../core/diagnosis/weigh.ts';
 import type { Compiled } from '../core/knowledge/compile.ts';

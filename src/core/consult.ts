@@ -110,12 +110,17 @@ function rankCauses(
       {
         cause,
         probability: posterior.causes[i] ?? 0,
-        arguments: argumentsFor(evidence, i),
+        arguments: argumentsFor(network, evidence, i),
         versus:
           against && rival !== undefined
             ? {
                 rival: against.id,
-                arguments: argumentsBetween(evidence, FIRST_SINGLE + i, FIRST_SINGLE + rival),
+                arguments: argumentsBetween(
+                  network,
+                  evidence,
+                  FIRST_SINGLE + i,
+                  FIRST_SINGLE + rival,
+                ),
               }
             : null,
         seenHere: cases > 0 ? { cases, factor: network.learned[i] ?? 1 } : null,

@@ -19,3 +19,10 @@ export function tabulate(length: number, valueAt: (index: number) => number): Fl
   for (let i = 0; i < length; i++) values[i] = valueAt(i);
   return values;
 }
+
+/** Sum of the values. */
+export function sum(values: ArrayLike<number>): number {
+  let total = 0;
+  for (let k = 0; k < values.length; k++) total += values[k] ?? 0;
+  return total;
+}

@@ -1,8 +1,10 @@
 import type { Circumstances } from '../../src/core/diagnosis/hosts.ts';
 import type { Compiled } from '../../src/core/knowledge/compile.ts';
 import {
+  causeIdSchema,
   plantIdSchema,
   findingIdSchema,
+  type CauseId,
   type FindingId,
   type PlantId,
 } from '../../src/core/knowledge/schema/common.ts';
@@ -15,6 +17,7 @@ export const day = (text: string): Day => {
   return parsed.value;
 };
 export const plantId = (id: string): PlantId => plantIdSchema.parse(id);
+export const causeId = (id: string): CauseId => causeIdSchema.parse(id);
 export const findingId = (id: string): FindingId => findingIdSchema.parse(id);
 
 /** Almanac at a latitude near the reference place. */

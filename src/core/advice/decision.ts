@@ -101,37 +101,28 @@ function likeliest(posterior: Posterior): readonly number[] {
     .slice(0, MOST_PLANS);
 }
 
-/** Loss of a plan under one hypothesis. */
-function planLoss(
-  network: Network,
-  harms: readonly number[],
-  plan: Plan,
-  hypothesis: number,
-): number {
-  if (hypothesis === NOT_IN_LIBRARY) return plan.burden + UNKNOWN_HARM + WRONG_NAME;
-  const inside = positionsIn(network, hypothesis);
-  const left = inside.reduce(
-    (sum, c) => sum + (harms[c] ?? 0) * (1 - (plan.effect.get(c) ?? 0)),
-    0,
-  );
-  const named = plan.names === null ? hypothesis === NOTHING_WRONG : inside.includes(plan.names);
-  return plan.burden + left + (named ? 0 : WRONG_NAME);
+/** What is true, as far as a loss depends on it. */
+interface Truth {
+  readonly hypothesis: number;
+  /** Causes at work, by position. */
+  readonly inside: readonly number[];
+  /** Harm in points if nothing is done. */
+  readonly untreated: number;
 }
 
-/** Loss of a sample first: the errand, and what the wait costs of the best plan under the truth. */
-function sampleLoss(
-  harms: readonly number[],
-  plans: readonly Plan[],
-  network: Network,
-  hypothesis: number,
-): number {
+/** Loss of a plan if a hypothesis is true. */
+function planLoss(harms: readonly number[], plan: Plan, { hypothesis, inside }: Truth): number {
+  if (hypothesis === NOT_IN_LIBRARY) return plan.burden + UNKNOWN_HARM + WRONG_NAME;
+  let loss = plan.burden;
+  for (const c of inside) loss += (harms[c] ?? 0) * (1 - (plan.effect.get(c) ?? 0));
+  const named = plan.names === null ? hypothesis === NOTHING_WRONG : inside.includes(plan.names);
+  return named ? loss : loss + WRONG_NAME;
+}
+
+/** Loss of a sample first: the errand, and what the wait costs of the best plan, whose loss is given. */
+function sampleLoss({ hypothesis, untreated }: Truth, best: number): number {
   if (hypothesis === NOT_IN_LIBRARY) return FIND_OUT + UNKNOWN_HARM * UNKNOWN_SAVED;
-  const untreated = positionsIn(network, hypothesis).reduce((sum, c) => sum + (harms[c] ?? 0), 0);
-  const best = Math.min(
-    untreated,
-    ...plans.map((plan) => planLoss(network, harms, plan, hypothesis)),
-  );
-  return FIND_OUT + untreated - KEPT_WHILE_WAITING * (untreated - best);
+  return FIND_OUT + untreated - KEPT_WHILE_WAITING * (untreated - Math.min(untreated, best));
 }
 
 /** Loss of one action: its row of the table times the weights. */
@@ -172,31 +163,29 @@ export function makeDecision(
       .map((c) => planFor(library, network, c, all))
       .filter((p) => p !== null),
   ];
-  const lossUnder = (action: string, hypothesis: number): number => {
-    const plan = plans.find((one) => one.action === action);
-    return plan
-      ? planLoss(network, harms, plan, hypothesis)
-      : sampleLoss(harms, plans, network, hypothesis);
+  const truthOf = (hypothesis: number): Truth => {
+    const inside = positionsIn(network, hypothesis);
+    return { hypothesis, inside, untreated: inside.reduce((sum, c) => sum + (harms[c] ?? 0), 0) };
+  };
+  /** Losses of all plans and of the sample, in the order of the actions. */
+  const lossesUnder = (truth: Truth): readonly number[] => {
+    const ofPlans = plans.map((plan) => planLoss(harms, plan, truth));
+    return [...ofPlans, sampleLoss(truth, Math.min(...ofPlans))];
   };
   const actions = [...plans.map(({ action }) => action), SAMPLE];
   const width = positions.length;
-  // One flat table, a row for each action: this product runs for every answer to every question.
-  const losses = Float64Array.from(
-    actions.flatMap((action) => positions.map((h) => lossUnder(action, h))),
-  );
+  // One flat table, a row for each action: its products run for every answer to every question.
+  const losses = new Float64Array(actions.length * width);
   const least = tabulate(width, (k) => {
-    let loss = Infinity;
-    for (let at = k; at < losses.length; at += width) loss = Math.min(loss, losses[at] ?? 0);
-    return loss;
+    const column = lossesUnder(truthOf(positions[k] ?? NOTHING_WRONG));
+    column.forEach((loss, row) => (losses[row * width + k] = loss));
+    return Math.min(...column);
   });
   return {
     bestLoss: (weights) => rowLoss(losses, width, bestRow(losses, width, weights), weights),
     bestAction: (weights) => actions[bestRow(losses, width, weights)] ?? LEAVE,
-    lossUnder,
-    leastLoss: (weights) => {
-      let loss = 0;
-      for (let k = 0; k < width; k++) loss += (weights[k] ?? 0) * (least[k] ?? 0);
-      return loss;
-    },
+    lossUnder: (action, hypothesis) =>
+      lossesUnder(truthOf(hypothesis))[actions.indexOf(action)] ?? NaN,
+    leastLoss: (weights) => rowLoss(least, width, 0, weights),
   };
 }

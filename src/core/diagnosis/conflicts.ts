@@ -1,6 +1,7 @@
 import type { Compiled } from '../knowledge/compile.ts';
 import type { FindingId } from '../knowledge/schema/common.ts';
 import type { Report } from './evidence.ts';
+import { jointly, priorChance } from './likelihood.ts';
 import type { Network } from './network.ts';
 import type { Weighed } from './weigh.ts';
 
@@ -71,21 +72,17 @@ const SELDOM_TOGETHER = 2.2;
  */
 function seldomTogether(
   library: Compiled,
-  { prior }: Network,
+  network: Network,
   evidence: readonly Weighed[],
   sameWords: SameWords,
 ): Conflict[] {
   const affirmed = evidence.filter(({ value }) => value);
-  const alone = affirmed.map(({ likelihood }) =>
-    likelihood.reduce((sum, p, h) => sum + p * (prior[h] ?? 0), 0),
-  );
+  const alone = affirmed.map(({ likelihood }) => priorChance(network, likelihood));
   let worst: { ratio: number; findings: readonly FindingId[] } = { ratio: 0, findings: [] };
   affirmed.forEach((a, i) => {
     affirmed.slice(i + 1).forEach((b, k) => {
       if (sameWords(a.finding, b.finding)) return;
-      let together = 0;
-      for (let h = 0; h < prior.length; h++)
-        together += (prior[h] ?? 0) * (a.likelihood[h] ?? 0) * (b.likelihood[h] ?? 0);
+      const together = priorChance(network, jointly(a.likelihood, b.likelihood));
       const ratio = ((alone[i] ?? 0) * (alone[i + 1 + k] ?? 0)) / together;
       if (ratio > worst.ratio) worst = { ratio, findings: [a.finding, b.finding] };
     });

@@ -3,8 +3,9 @@ import type { Finding } from '../knowledge/schema/finding.ts';
 import type { FindingId } from '../knowledge/schema/common.ts';
 import { tabulate } from '../maths.ts';
 import { reliabilityOf, reportLikelihood, type Report } from './evidence.ts';
-import { presenceAt, type FindingNode, type Network } from './network.ts';
-import { affirmedBy, affirmedGeneral, groupNodes, isRelevant, shareOf } from './weigh.ts';
+import type { FindingNode, Network } from './network.ts';
+import { presenceIn, type Shortlist } from './shortlist.ts';
+import { affirmedBy, affirmedGeneral, groupNodes, shareOf } from './weigh.ts';
 
 /** What a question stands for: one finding, the choices of a group, or which plant it is. */
 export type QuestionKind = 'finding' | 'group' | 'plant';
@@ -27,7 +28,7 @@ export interface Draft {
   readonly how: string | null;
   readonly seconds: number;
   readonly choices: readonly { readonly finding: string; readonly label: string }[];
-  readonly answers: (positions: readonly number[]) => readonly PossibleAnswer[];
+  readonly answers: readonly PossibleAnswer[];
 }
 
 /** Id of the question for the plant, in the place of a finding. */
@@ -65,7 +66,7 @@ function settledFindings(library: Compiled, reports: readonly Report[]): Readonl
 }
 
 function yesOrNo(
-  network: Network,
+  list: Shortlist,
   finding: Finding,
   node: FindingNode,
   above: FindingNode | null,
@@ -74,66 +75,63 @@ function yesOrNo(
     finding.needs === 'lab' ? LABORATORY_SURE : ANSWER_SURE,
     node.background,
   );
-  return (positions) => {
-    const yes = tabulate(positions.length, (k) => {
-      const own = presenceAt(network, node, positions[k] ?? 0);
-      const present = above ? shareOf(own, presenceAt(network, above, positions[k] ?? 0)) : own;
-      return reportLikelihood(present, true, reliability);
-    });
-    const names = finding.id;
-    return [
-      { names, label: finding.label, value: true, likelihood: yes },
-      { names, label: finding.label, value: false, likelihood: yes.map((p) => 1 - p) },
-    ];
-  };
+  const general = above ? presenceIn(list, above) : null;
+  const present = presenceIn(list, node);
+  const yes = tabulate(present.length, (k) => {
+    const own = present[k] ?? 0;
+    return reportLikelihood(general ? shareOf(own, general[k] ?? 0) : own, true, reliability);
+  });
+  const { id: names, label } = finding;
+  return [
+    { names, label, value: true, likelihood: yes },
+    { names, label, value: false, likelihood: tabulate(yes.length, (k) => 1 - (yes[k] ?? 0)) },
+  ];
 }
 
 function oneOfChoices(
-  network: Network,
+  list: Shortlist,
   members: readonly Finding[],
   nodes: readonly FindingNode[],
 ): Draft['answers'] {
   const { yesWhenTrue, yesWhenFalse } = reliabilityOf(ANSWER_SURE, 1 / nodes.length);
   const anyAnswer = yesWhenTrue + (nodes.length - 1) * yesWhenFalse;
-  return (positions) => {
-    const all = nodes.map((node) =>
-      tabulate(positions.length, (k) => presenceAt(network, node, positions[k] ?? 0)),
-    );
-    const totals = tabulate(positions.length, (k) =>
-      all.reduce((sum, one) => sum + (one[k] ?? 0), 0),
-    );
-    return all.map((one, m) => ({
-      names: members[m]?.id ?? '',
-      label: members[m]?.label ?? '',
-      value: true,
-      likelihood: one.map((p, k) => {
-        const share = p / (totals[k] ?? 1);
-        return (share * yesWhenTrue + (1 - share) * yesWhenFalse) / anyAnswer;
-      }),
-    }));
-  };
+  const all = nodes.map((node) => presenceIn(list, node));
+  const totals = tabulate(list.positions.length, (k) =>
+    all.reduce((total, one) => total + (one[k] ?? 0), 0),
+  );
+  return all.map((one, m) => ({
+    names: members[m]?.id ?? '',
+    label: members[m]?.label ?? '',
+    value: true,
+    likelihood: tabulate(one.length, (k) => {
+      const share = (one[k] ?? 0) / (totals[k] ?? 1);
+      return (share * yesWhenTrue + (1 - share) * yesWhenFalse) / anyAnswer;
+    }),
+  }));
 }
 
+/** Null when no likely cause shows it: whatever the answer, nothing would follow from it. */
 function draftFinding(
   library: Compiled,
   network: Network,
+  list: Shortlist,
   finding: Finding,
   affirmed: ReadonlySet<FindingId>,
 ): Draft | null {
   const node = network.node(finding.id);
-  if (!finding.askable || !node || !isRelevant(node)) return null;
+  if (!finding.askable || !node?.shownBy.some(list.holds)) return null;
   const group = finding.group === undefined ? undefined : library.groups.get(finding.group);
   if (!group) {
     const general = affirmedGeneral(library, finding.id, affirmed);
     const { id, question, how = null, seconds } = finding;
     const above = general === null ? null : network.node(general);
-    const answers = yesOrNo(network, finding, node, above);
+    const answers = yesOrNo(list, finding, node, above);
     return { kind: 'finding', finding: id, question, how, seconds, choices: [], answers };
   }
   const members = library.groupMembers.get(group.id) ?? [];
   const { id, question, how = null, seconds } = group;
   const choices = members.map((member) => ({ finding: member.id, label: member.label }));
-  const answers = oneOfChoices(network, members, groupNodes(library, network, group.id));
+  const answers = oneOfChoices(list, members, groupNodes(library, network, group.id));
   return { kind: 'group', finding: id, question, how, seconds, choices, answers };
 }
 
@@ -141,6 +139,7 @@ function draftFinding(
 export function draftPlant(
   library: Compiled,
   network: Network,
+  { positions }: Shortlist,
   chances: readonly number[],
 ): Draft | null {
   if (network.hosts.length < 2) return null;
@@ -159,16 +158,15 @@ export function draftPlant(
     how: 'If they do not know: tree, shrub, vegetable, grass or in a pot? Needles or leaves?',
     seconds: 10,
     choices: offered.map(({ plant, label }) => ({ finding: plant, label })),
-    answers: (positions) =>
-      named.map(({ plant, label, share, at }) => ({
-        names: plant,
-        label,
-        value: true,
-        likelihood: tabulate(positions.length, (k) => {
-          const prior = network.prior[positions[k] ?? 0] ?? 0;
-          return prior > 0 ? (share * at(positions[k] ?? 0)) / prior : 0;
-        }),
-      })),
+    answers: named.map(({ plant, label, share, at }) => ({
+      names: plant,
+      label,
+      value: true,
+      likelihood: tabulate(positions.length, (k) => {
+        const prior = network.prior[positions[k] ?? 0] ?? 0;
+        return prior > 0 ? (share * at(positions[k] ?? 0)) / prior : 0;
+      }),
+    })),
   };
 }
 
@@ -176,6 +174,7 @@ export function draftPlant(
 export function draftFindings(
   library: Compiled,
   network: Network,
+  list: Shortlist,
   reports: readonly Report[],
   skipped: ReadonlySet<string>,
   laboratory: boolean,
@@ -186,8 +185,10 @@ export function draftFindings(
   for (const id of network.findingIds) {
     const finding = library.findings.get(id);
     if (known.has(id) || !finding || (finding.needs === 'lab') !== laboratory) continue;
-    const draft = draftFinding(library, network, finding, affirmed);
-    if (draft && !skipped.has(draft.finding)) drafts.set(draft.finding, draft);
+    const asked = finding.group ?? id;
+    if (skipped.has(asked) || drafts.has(asked)) continue;
+    const draft = draftFinding(library, network, list, finding, affirmed);
+    if (draft) drafts.set(asked, draft);
   }
   return [...drafts.values()];
 }

@@ -17,14 +17,18 @@ export interface Reliability {
 /** Added to the background so that even the rarest sign is sometimes reported by mistake; our own estimate. */
 const MISTAKEN_SIGN = 0.02;
 
+/** Nobody is surer than this: a chance of exactly 0 could never be taken back by anything said later. */
+const MOST_SURE = 0.999;
+
 /**
  * Reliability of a report. A mistaken "yes" is the rarer, the rarer the finding itself: nobody reports
  * orange pustules for want of something to say. `sure` in [0, 1], `background` in (0, 1).
  */
 export function reliabilityOf(sure: number, background: number): Reliability {
+  const bounded = Math.min(sure, MOST_SURE);
   return {
-    yesWhenTrue: 0.5 + sure / 2,
-    yesWhenFalse: (1 - sure) * (MISTAKEN_SIGN + background),
+    yesWhenTrue: 0.5 + bounded / 2,
+    yesWhenFalse: (1 - bounded) * (MISTAKEN_SIGN + background),
   };
 }
 

@@ -1,5 +1,6 @@
 import type { CauseId, FindingId } from '../knowledge/schema/common.ts';
 import { decibans } from '../maths.ts';
+import { likelihoodAt } from './likelihood.ts';
 import { FIRST_SINGLE, NOTHING_WRONG, positionsIn, type Network } from './network.ts';
 import type { Posterior } from './posterior.ts';
 import type { Weighed } from './weigh.ts';
@@ -18,6 +19,7 @@ const strongestFirst = (list: readonly Argument[]): readonly Argument[] =>
 
 /** Weight of evidence of each report for one hypothesis against another, the strongest first (I. J. Good, 1950). */
 export function argumentsBetween(
+  network: Network,
   evidence: readonly Weighed[],
   hypothesis: number,
   rival: number,
@@ -26,15 +28,21 @@ export function argumentsBetween(
     evidence
       .map(({ finding, likelihood }) => ({
         finding,
-        decibans: decibans((likelihood[hypothesis] ?? 1) / (likelihood[rival] ?? 1)),
+        decibans: decibans(
+          likelihoodAt(network, likelihood, hypothesis) / likelihoodAt(network, likelihood, rival),
+        ),
       }))
       .filter((argument) => Math.abs(argument.decibans) >= WORTH_SAYING),
   );
 }
 
 /** Weight of evidence of each report for a cause alone against nothing wrong, the strongest first. */
-export function argumentsFor(evidence: readonly Weighed[], cause: number): readonly Argument[] {
-  return argumentsBetween(evidence, FIRST_SINGLE + cause, NOTHING_WRONG);
+export function argumentsFor(
+  network: Network,
+  evidence: readonly Weighed[],
+  cause: number,
+): readonly Argument[] {
+  return argumentsBetween(network, evidence, FIRST_SINGLE + cause, NOTHING_WRONG);
 }
 
 /** What two causes together explain that one of them alone does not. */
@@ -54,7 +62,7 @@ export function pairArguments(
   if (members.length < 2) return [];
   return members.flatMap((position) => {
     const cause = network.causes[position];
-    const list = argumentsBetween(evidence, posterior.best, FIRST_SINGLE + position);
+    const list = argumentsBetween(network, evidence, posterior.best, FIRST_SINGLE + position);
     return cause ? [{ alone: cause.id, arguments: list }] : [];
   });
 }

@@ -1,6 +1,7 @@
 import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
 import { circumstancesAt, findingId, plantId } from '../../../tests/support/setting.ts';
 import { buildNetwork, FIRST_SINGLE } from './network.ts';
+import { likelihoodAt } from './likelihood.ts';
 import { hostChances, weighAll } from './posterior.ts';
 import { rankQuestions } from './questions.ts';
 
@@ -60,7 +61,8 @@ it('learns the kind from what is seen, as the slow plain sum does', () => {
   const { posterior, evidence } = weighAll(library, mixed, reports, 0);
   const plain = mixed.hosts.map(({ share, at }) =>
     [...mixed.prior.keys()].reduce(
-      (sum, h) => sum + share * at(h) * (evidence[0]?.likelihood[h] ?? NaN),
+      (sum, h) =>
+        sum + share * at(h) * (evidence[0] ? likelihoodAt(mixed, evidence[0].likelihood, h) : NaN),
       0,
     ),
   );

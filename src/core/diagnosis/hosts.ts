@@ -1,9 +1,4 @@
-import {
-  commonnessOf,
-  popularityOf,
-  susceptibilityOf,
-  type Compiled,
-} from '../knowledge/compile.ts';
+import { commonnessOf, popularityOf, type Compiled } from '../knowledge/compile.ts';
 import type { Cause } from '../knowledge/schema/cause.ts';
 import type { PlantId } from '../knowledge/schema/common.ts';
 import type { Almanac } from '../timing/almanac.ts';
@@ -67,11 +62,11 @@ export function weighHosts(
   hosts: readonly HostShare[],
   { almanac, today, experience }: Circumstances,
 ): HostWeights {
+  const factors = hosts.map(({ plant }) => library.hosting(plant));
   const weighed = [...library.causes.values()].flatMap((cause) => {
-    const hostFactors = hosts.map(({ plant }) => susceptibilityOf(cause, plant, library.taxonomy));
-    if (hostFactors.every((factor) => factor === 0)) return [];
+    if (!factors.some((taken) => taken.has(cause.id))) return [];
     const common = commonnessOf(cause) * seasonFactor(cause, almanac, today);
-    return [{ cause, byHost: hostFactors.map((factor) => factor * common) }];
+    return [{ cause, byHost: factors.map((taken) => (taken.get(cause.id) ?? 0) * common) }];
   });
   const causes = weighed.map(({ cause }) => cause);
   const ids = causes.map(({ id }) => id);

@@ -1,7 +1,6 @@
 import { backgroundOf, type Compiled } from '../knowledge/compile.ts';
 import type { Cause } from '../knowledge/schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../knowledge/schema/common.ts';
-import { tabulate } from '../maths.ts';
 import { hostsOf, weighHosts, type Circumstances } from './hosts.ts';
 import { listPairs, priorOfHost, type HostPrior, type Pairs } from './prior.ts';
 
@@ -11,6 +10,8 @@ export interface FindingNode {
   readonly background: number;
   /** 1 - P(finding | cause alone), by cause position. */
   readonly miss: Float64Array;
+  /** Positions of the causes that show it, ascending. */
+  readonly shownBy: readonly number[];
 }
 
 /** A host of the mixture, with the prior of the hypotheses were it this plant. */
@@ -30,6 +31,8 @@ export interface Network {
   readonly pairs: Pairs;
   /** Prior of each hypothesis, mixed over the hosts; sums to 1. */
   readonly prior: Float64Array;
+  /** Prior of all pairs that a cause is in, by position. */
+  readonly pairPrior: Float64Array;
   readonly hosts: readonly NetworkHost[];
   /** Factor of the clinic's own cases on each cause, for the likeliest host; see learning.ts. */
   readonly learned: readonly number[];
@@ -75,34 +78,43 @@ function stageFactor(
 function nodesOf(
   library: Compiled,
   causes: readonly Cause[],
+  position: ReadonlyMap<CauseId, number>,
   circumstances: Circumstances,
 ): Network['node'] {
   const nodes = new Map<FindingId, FindingNode | null>();
-  const strengthOf = (cause: Cause | undefined, id: FindingId): number => {
-    const strength = cause ? (library.strengths.get(cause.id)?.get(id) ?? 0) : 0;
-    return cause && strength > 0 ? strength * stageFactor(cause, id, circumstances) : strength;
+  const make = (id: FindingId): FindingNode | null => {
+    const finding = library.findings.get(id);
+    if (!finding) return null;
+    const miss = new Float64Array(causes.length).fill(1);
+    const shownBy: number[] = [];
+    for (const [causeId, strength] of library.shownBy.get(id) ?? []) {
+      const i = position.get(causeId);
+      const cause = i === undefined ? undefined : causes[i];
+      if (i === undefined || !cause) continue;
+      miss[i] = 1 - strength * stageFactor(cause, id, circumstances);
+      shownBy.push(i);
+    }
+    shownBy.sort((one, other) => one - other);
+    return { id, background: backgroundOf(finding), miss, shownBy };
   };
   return (id) => {
     const known = nodes.get(id);
     if (known !== undefined) return known;
-    const finding = library.findings.get(id);
-    const made = finding
-      ? {
-          id,
-          background: backgroundOf(finding),
-          miss: tabulate(causes.length, (i) => 1 - strengthOf(causes[i], id)),
-        }
-      : null;
+    const made = make(id);
     nodes.set(id, made);
     return made;
   };
 }
 
-function mix(hosts: readonly NetworkHost[], length: number): Float64Array {
-  const mixed = new Float64Array(length);
-  for (const { share, at } of hosts)
-    for (let h = 0; h < length; h++) mixed[h] = (mixed[h] ?? 0) + share * at(h);
-  return mixed;
+function pairPriorOf(prior: Float64Array, { first, second }: Pairs, causes: number): Float64Array {
+  const sums = new Float64Array(causes);
+  const start = FIRST_SINGLE + causes;
+  for (let k = 0; k < first.length; k++) {
+    const [i, j, p] = [first[k] ?? 0, second[k] ?? 0, prior[start + k] ?? 0];
+    sums[i] = (sums[i] ?? 0) + p;
+    sums[j] = (sums[j] ?? 0) + p;
+  }
+  return sums;
 }
 
 /** Builds the network of a plant, of the kinds of a group, or with `plant` null of every kind in the library. */
@@ -115,14 +127,18 @@ export function buildNetwork(
   const { causes, weights, learned } = weighHosts(library, shares, circumstances);
   const pairs = listPairs(causes, shares.length);
   const hosts = shares.map((one, h) => ({ ...one, ...priorOfHost(weights[h] ?? [], pairs) }));
+  const position = new Map(causes.map((cause, i) => [cause.id, i]));
+  const prior = new Float64Array(FIRST_SINGLE + causes.length + pairs.first.length);
+  for (const { share, addTo } of hosts) addTo(prior, share);
   return {
     causes,
-    position: new Map(causes.map((cause, i) => [cause.id, i])),
+    position,
     pairs,
-    prior: mix(hosts, FIRST_SINGLE + causes.length + pairs.first.length),
+    prior,
+    pairPrior: pairPriorOf(prior, pairs, causes.length),
     hosts,
     learned: learned[0] ?? [],
-    node: nodesOf(library, causes, circumstances),
+    node: nodesOf(library, causes, position, circumstances),
     findingIds: [
       ...new Set(causes.flatMap((cause) => [...(library.strengths.get(cause.id)?.keys() ?? [])])),
     ],
@@ -132,37 +148,4 @@ export function buildNetwork(
 /** P(finding | not in the library): more often than by chance, less than with a known cause. Geometric middle, our own choice. */
 export function unknownCauseChance(background: number): number {
   return Math.max(background, 0.4 * Math.sqrt(background));
-}
-
-/** P(finding | hypothesis) for every hypothesis of the network, by noisy-OR. */
-export function presence(network: Network, node: FindingNode): Float64Array {
-  const { background, miss } = node;
-  const { first, second } = network.pairs;
-  const out = new Float64Array(network.prior.length);
-  out[NOTHING_WRONG] = background;
-  out[NOT_IN_LIBRARY] = unknownCauseChance(background);
-  const clear = 1 - background;
-  for (let i = 0; i < miss.length; i++) out[FIRST_SINGLE + i] = 1 - clear * (miss[i] ?? 1);
-  const start = firstPair(network);
-  for (let k = 0; k < first.length; k++)
-    out[start + k] = 1 - clear * (miss[first[k] ?? 0] ?? 1) * (miss[second[k] ?? 0] ?? 1);
-  return out;
-}
-
-/** P(finding | hypothesis) for one hypothesis, see {@link presence}. */
-export function presenceAt(
-  network: Network,
-  { background, miss }: FindingNode,
-  hypothesis: number,
-): number {
-  if (hypothesis === NOT_IN_LIBRARY) return unknownCauseChance(background);
-  let missed = 1 - background;
-  const pair = hypothesis - firstPair(network);
-  if (pair >= 0) {
-    missed *= miss[network.pairs.first[pair] ?? 0] ?? 1;
-    missed *= miss[network.pairs.second[pair] ?? 0] ?? 1;
-  } else if (hypothesis >= FIRST_SINGLE) {
-    missed *= miss[hypothesis - FIRST_SINGLE] ?? 1;
-  }
-  return 1 - missed;
 }

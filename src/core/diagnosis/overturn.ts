@@ -1,5 +1,7 @@
 import type { CauseId, FindingId } from '../knowledge/schema/common.ts';
-import { positionsIn, type Network } from './network.ts';
+import { tabulate } from '../maths.ts';
+import { likelihoodAt, NONE } from './likelihood.ts';
+import type { Network } from './network.ts';
 import type { Inquiry } from './questions.ts';
 import type { Shortlist } from './shortlist.ts';
 import type { Weighed } from './weigh.ts';
@@ -44,16 +46,14 @@ interface Standing {
   readonly causes: readonly number[];
 }
 
-function standingOf(network: Network, { positions, probabilities }: Shortlist): Standing {
-  const members = positions.map((h) => positionsIn(network, h));
-  const causes = [...new Set(members.flat())];
-  const column = (cause: number | undefined): number =>
-    cause === undefined ? -1 : causes.indexOf(cause);
+function standingOf({ positions, probabilities, first, second }: Shortlist): Standing {
+  const causes = [...new Set([...first, ...second])].filter((position) => position !== NONE);
+  const column = (position: number): number => causes.indexOf(position);
   return {
     positions,
     weights: probabilities,
-    first: Int32Array.from(members, ([one]) => column(one)),
-    second: Int32Array.from(members, ([, two]) => column(two)),
+    first: first.map(column),
+    second: second.map(column),
     causes,
   };
 }
@@ -89,6 +89,7 @@ function pull(standing: Standing, causes: number, leader: number, ratio: Float64
 }
 
 function candidatesFrom(
+  network: Network,
   standing: Standing,
   valued: readonly Valued[],
   evidence: readonly Weighed[],
@@ -102,8 +103,8 @@ function candidatesFrom(
   };
   const answers = valued
     .filter(({ draft, bits }) => draft.kind !== 'plant' && bits > 0)
-    .flatMap(({ draft, answers: possible }) =>
-      possible.map(({ names, label, value, likelihood }) => ({
+    .flatMap(({ draft }) =>
+      draft.answers.map(({ names, label, value, likelihood }) => ({
         names,
         label,
         value,
@@ -114,8 +115,8 @@ function candidatesFrom(
       })),
     );
   const takenBack = evidence.map(({ finding, value, likelihood }) => {
-    const ratio = Float64Array.from(positions, (h) => {
-      const p = likelihood[h] ?? 1;
+    const ratio = tabulate(positions.length, (k) => {
+      const p = likelihoodAt(network, likelihood, positions[k] ?? 0);
       return (1 - p) / p;
     });
     const chance = 0.1;
@@ -142,7 +143,7 @@ export function whatWouldChange(
   evidence: readonly Weighed[],
   labelOf: (finding: FindingId) => string,
 ): Overturning | null {
-  const standing = standingOf(network, list);
+  const standing = standingOf(list);
   const causes = standing.causes.length;
   const leaderAfter = (set: readonly Candidate[]): number =>
     largest(
@@ -153,7 +154,7 @@ export function whatWouldChange(
       ),
     );
   const leader = leaderAfter([]);
-  const strongest = candidatesFrom(standing, valued, evidence, labelOf)
+  const strongest = candidatesFrom(network, standing, valued, evidence, labelOf)
     .filter(({ chance }) => chance >= LEAST_CHANCE)
     .map((one) => ({ one, pulls: pull(standing, causes, leader, one.ratio) }))
     .sort((a, b) => b.pulls - a.pulls)

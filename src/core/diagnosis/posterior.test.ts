@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
 import { circumstancesAt, findingId, plantId } from '../../../tests/support/setting.ts';
 import type { Report } from './evidence.ts';
-import { buildNetwork, presenceAt, type Network } from './network.ts';
+import { presenceAt } from './likelihood.ts';
+import { buildNetwork, type Network } from './network.ts';
 import { weighAll, type Posterior } from './posterior.ts';
 import { withoutImplied } from './weigh.ts';
 

@@ -1,6 +1,8 @@
 import type { Compiled } from '../knowledge/compile.ts';
 import type { CauseId } from '../knowledge/schema/common.ts';
+import { tabulate } from '../maths.ts';
 import type { Report } from './evidence.ts';
+import { multiplyAll } from './likelihood.ts';
 import {
   firstPair,
   FIRST_SINGLE,
@@ -9,7 +11,7 @@ import {
   positionsIn,
   type Network,
 } from './network.ts';
-import { multiplySilence, unmentioned } from './silence.ts';
+import { silenceAbout, unmentioned } from './silence.ts';
 import { weighReports, type Weighed } from './weigh.ts';
 
 /** The outcome of weighing. */
@@ -23,24 +25,8 @@ export interface Posterior {
   /** The likeliest hypothesis, and the same as cause ids: none, one or two. */
   readonly best: number;
   readonly explanation: readonly CauseId[];
-  /** Natural logarithm of the probability of all that was reported. */
+  /** Natural logarithm of the probability of all that was reported, and of the silence about the rest. */
   readonly logEvidence: number;
-}
-
-/**
- * Multiplies in place and scales by the largest value. Returns the logarithm of the scale: the sum of these
- * is kept, so the weights are those of a computation in logarithms without a logarithm for each hypothesis.
- */
-function multiply(weights: Float64Array, likelihood: Float64Array): number {
-  let largest = 0;
-  for (let h = 0; h < weights.length; h++) {
-    const value = (weights[h] ?? 0) * (likelihood[h] ?? 0);
-    weights[h] = value;
-    if (value > largest) largest = value;
-  }
-  if (largest <= 0) return 0;
-  for (let h = 0; h < weights.length; h++) weights[h] = (weights[h] ?? 0) / largest;
-  return Math.log(largest);
 }
 
 /** Ids of the causes of a hypothesis. */
@@ -102,25 +88,25 @@ export function weighAll(
 ): Weighing {
   const evidence = weighReports(library, network, reports);
   const weights = network.prior.slice();
-  let logScale = 0;
-  for (const { likelihood } of evidence) logScale += multiply(weights, likelihood);
-  if (silence > 0)
-    multiplySilence(weights, network, unmentioned(library, network, reports), silence);
+  const silences =
+    silence > 0
+      ? unmentioned(library, network, reports).map((node) => silenceAbout(node, silence))
+      : [];
+  const logScale = multiplyAll(weights, network, [
+    ...evidence.map(({ likelihood }) => likelihood),
+    ...silences,
+  ]);
   return { posterior: posteriorFrom(network, weights, logScale), evidence };
 }
 
 /** Probability of each host of the network, given what was reported. Sums to 1; in the order of `network.hosts`. */
 export function hostChances(network: Network, posterior: Posterior): readonly number[] {
   if (network.hosts.length === 1) return [1];
-  const ratio = posterior.hypotheses.map((p, h) => {
+  const ratio = tabulate(network.prior.length, (h) => {
     const prior = network.prior[h] ?? 0;
-    return prior > 0 ? p / prior : 0;
+    return prior > 0 ? (posterior.hypotheses[h] ?? 0) / prior : 0;
   });
-  const weights = network.hosts.map(({ share, at }) => {
-    let sum = 0;
-    for (let h = 0; h < ratio.length; h++) if ((ratio[h] ?? 0) > 0) sum += (ratio[h] ?? 0) * at(h);
-    return share * sum;
-  });
+  const weights = network.hosts.map(({ share, mean }) => share * mean(ratio));
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   return weights.map((weight) => weight / total);
 }

@@ -2,10 +2,10 @@ import { miniLibrary, type MiniCause } from '../../../tests/support/miniLibrary.
 import { circumstancesAt, findingId, plantId } from '../../../tests/support/setting.ts';
 import { makeDecision } from '../advice/decision.ts';
 import type { Report } from './evidence.ts';
-import { buildNetwork, presenceAt } from './network.ts';
+import { buildNetwork } from './network.ts';
 import { weighAll } from './posterior.ts';
 import { rankQuestions, type Question } from './questions.ts';
-import { shortlist } from './shortlist.ts';
+import { presenceIn, shortlist } from './shortlist.ts';
 
 const treatment = (id: string) => ({
   id,
@@ -105,7 +105,7 @@ describe('the decision', () => {
   );
   const network = buildNetwork(library, plantId('fern'), circumstancesAt(library));
   const { posterior } = weighAll(library, network, [], 0);
-  const list = shortlist(posterior);
+  const list = shortlist(network, posterior);
   const decision = makeDecision(library, network, posterior, list.positions);
   const certain = (hypothesis: number): Float64Array =>
     Float64Array.from(list.positions, (h) => (h === hypothesis ? 1 : 0));
@@ -124,7 +124,7 @@ describe('the decision', () => {
   it('knows that knowing more never costs: the loss after a free answer is no greater', () => {
     const node = network.node(findingId('shared'));
     if (!node) throw new Error('no node');
-    const yes = list.positions.map((h) => presenceAt(network, node, h));
+    const yes = presenceIn(list, node);
     const weigh = (share: (k: number) => number): number =>
       decision.bestLoss(list.probabilities.map((p, k) => p * share(k)));
     expect(weigh((k) => yes[k] ?? 0) + weigh((k) => 1 - (yes[k] ?? 0))).toBeLessThanOrEqual(

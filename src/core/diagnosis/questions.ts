@@ -62,11 +62,11 @@ export function findQuestions(
   reports: readonly Report[],
   skipped: ReadonlySet<string>,
 ): Inquiry {
+  const list = shortlist(network, posterior);
   const plant = skipped.has(PLANT_QUESTION)
     ? null
-    : draftPlant(library, network, hostChances(network, posterior));
-  const findings = draftFindings(library, network, reports, skipped, false);
-  const list = shortlist(posterior);
+    : draftPlant(library, network, list, hostChances(network, posterior));
+  const findings = draftFindings(library, network, list, reports, skipped, false);
   const decision = makeDecision(library, network, posterior, list.positions);
   const valued = valueDrafts(list, plant ? [plant, ...findings] : findings, decision);
   return { list, decision, valued, questions: inOrder(valued) };
@@ -84,6 +84,6 @@ export function rankSamples(
   { list, decision }: Pick<Inquiry, 'list' | 'decision'>,
   reports: readonly Report[],
 ): readonly Question[] {
-  const drafts = draftFindings(library, network, reports, new Set(), true);
+  const drafts = draftFindings(library, network, list, reports, new Set(), true);
   return inOrder(valueDrafts(list, drafts, decision));
 }

@@ -1,4 +1,12 @@
 import { entropyNats, tabulate } from '../maths.ts';
+import { NONE } from './likelihood.ts';
+import {
+  NOT_IN_LIBRARY,
+  positionsIn,
+  unknownCauseChance,
+  type FindingNode,
+  type Network,
+} from './network.ts';
 import type { Posterior } from './posterior.ts';
 
 /** Hypotheses looked at: the likeliest that together hold nearly all probability, and never more than a few dozen. */
@@ -13,21 +21,63 @@ export interface Shortlist {
   readonly probabilities: Float64Array;
   /** Of the probabilities, in nats. */
   readonly entropy: number;
+  /** For each hypothesis its causes by position in the network, {@link NONE} for none. */
+  readonly first: Int32Array;
+  readonly second: Int32Array;
+  /** Some hypothesis of the list holds the cause. */
+  readonly holds: (cause: number) => boolean;
+}
+
+/** P(finding | hypothesis) for each of the list, by noisy-OR. */
+export function presenceIn(list: Shortlist, node: FindingNode): Float64Array {
+  const { positions, first, second } = list;
+  const { background, miss } = node;
+  const present = new Float64Array(positions.length);
+  for (let k = 0; k < present.length; k++) {
+    // A position of NONE reads past the array, which stands for a cause that misses nothing.
+    const missed = (miss[first[k] ?? NONE] ?? 1) * (miss[second[k] ?? NONE] ?? 1);
+    present[k] =
+      positions[k] === NOT_IN_LIBRARY
+        ? unknownCauseChance(background)
+        : 1 - (1 - background) * missed;
+  }
+  return present;
+}
+
+/** Positions of at least the `count` largest values, unsorted; numbers alone sort many times faster than with a comparison. */
+function likeliest(values: Float64Array, count: number): number[] {
+  const above: number[] = [];
+  for (let h = 0; h < values.length; h++) {
+    const value = values[h] ?? 0;
+    if (value >= LEAST_WEIGHED) above.push(value);
+  }
+  const sorted = Float64Array.from(above).sort();
+  const least = Math.max(LEAST_WEIGHED, sorted[sorted.length - count] ?? 0);
+  const positions: number[] = [];
+  for (let h = 0; h < values.length; h++) if ((values[h] ?? 0) >= least) positions.push(h);
+  return positions;
 }
 
 /** Picks the likeliest hypotheses of a posterior. */
-export function shortlist({ hypotheses }: Posterior): Shortlist {
+export function shortlist(network: Network, { hypotheses }: Posterior): Shortlist {
   const chance = (h: number): number => hypotheses[h] ?? 0;
-  const likely: number[] = [];
-  for (let h = 0; h < hypotheses.length; h++) if (chance(h) >= LEAST_WEIGHED) likely.push(h);
-  likely.sort((a, b) => chance(b) - chance(a));
-  let held = 0;
+  const likely = likeliest(hypotheses, HYPOTHESES_WEIGHED).sort((a, b) => chance(b) - chance(a));
+  let covered = 0;
   const positions = likely.slice(0, HYPOTHESES_WEIGHED).filter((h) => {
-    const wanted = held < PROBABILITY_WEIGHED;
-    held += chance(h);
+    const wanted = covered < PROBABILITY_WEIGHED;
+    covered += chance(h);
     return wanted;
   });
   const total = positions.reduce((sum, h) => sum + chance(h), 0);
   const probabilities = tabulate(positions.length, (k) => chance(positions[k] ?? 0) / total);
-  return { positions, probabilities, entropy: entropyNats(probabilities) };
+  const members = positions.map((h) => positionsIn(network, h));
+  const held = new Set(members.flat());
+  return {
+    positions,
+    probabilities,
+    entropy: entropyNats(probabilities),
+    first: Int32Array.from(members, ([one]) => one ?? NONE),
+    second: Int32Array.from(members, ([, two]) => two ?? NONE),
+    holds: (cause) => held.has(cause),
+  };
 }

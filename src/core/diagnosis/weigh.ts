@@ -1,14 +1,15 @@
 import type { Compiled } from '../knowledge/compile.ts';
 import type { FindingId } from '../knowledge/schema/common.ts';
 import { reliabilityOf, reportLikelihood, type Report } from './evidence.ts';
-import { presence, type FindingNode, type Network } from './network.ts';
+import { likelihoodFrom, type Likelihood } from './likelihood.ts';
+import type { FindingNode, Network } from './network.ts';
 
-/** A piece of evidence ready to weigh: its likelihood under every hypothesis. */
+/** A piece of evidence ready to weigh. */
 export interface Weighed {
   readonly finding: FindingId;
   readonly value: boolean;
   readonly sure: number;
-  readonly likelihood: Float64Array;
+  readonly likelihood: Likelihood;
 }
 
 /** Nodes of the choices of an exclusive group. */
@@ -18,24 +19,9 @@ export function groupNodes(library: Compiled, network: Network, group: string): 
     .filter((node) => node !== null);
 }
 
-/** Chance of a choice of an exclusive group under each hypothesis: its presence as a share of all the choices'. */
-function choiceShare(
-  network: Network,
-  chosen: FindingNode,
-  members: readonly FindingNode[],
-): Float64Array {
-  const own = presence(network, chosen);
-  const total = new Float64Array(own.length);
-  for (const member of members) {
-    const one = member.id === chosen.id ? own : presence(network, member);
-    for (let h = 0; h < total.length; h++) total[h] = (total[h] ?? 0) + (one[h] ?? 0);
-  }
-  return own.map((value, h) => value / (total[h] ?? 1));
-}
-
 /** Some cause of the host shows the finding. */
 export function isRelevant(node: FindingNode): boolean {
-  return node.miss.some((miss) => miss < 1);
+  return node.shownBy.length > 0;
 }
 
 /** Findings reported as there, and all more general ones that these imply. */
@@ -62,17 +48,6 @@ export function shareOf(special: number, general: number): number {
   return general > 0 ? Math.min(1, special / general) : 0;
 }
 
-function presenceGiven(
-  network: Network,
-  node: FindingNode,
-  general: FindingNode | null,
-): Float64Array {
-  const own = presence(network, node);
-  if (!general) return own;
-  const above = presence(network, general);
-  return own.map((p, h) => shareOf(p, above[h] ?? 0));
-}
-
 /** Likelihood of one report under every hypothesis; null when no cause of the host shows it, as it then tells nothing. */
 function weigh(
   library: Compiled,
@@ -84,15 +59,37 @@ function weigh(
   const finding = library.findings.get(report.finding);
   if (!node || !finding || !isRelevant(node)) return null;
   const members = finding.group === undefined ? [] : groupNodes(library, network, finding.group);
-  const inGroup = members.length > 1;
-  const present = inGroup
-    ? choiceShare(network, node, members)
-    : presenceGiven(network, node, above === null ? null : network.node(above));
-  const reliability = reliabilityOf(report.sure, inGroup ? 1 / members.length : node.background);
-  return {
-    ...report,
-    likelihood: present.map((p) => reportLikelihood(p, report.value, reliability)),
-  };
+  const likelihood =
+    members.length > 1
+      ? choiceLikelihood(report, node, members)
+      : findingLikelihood(report, node, above === null ? null : network.node(above));
+  return { ...report, likelihood };
+}
+
+/** One choice of an exclusive group was named: its presence counts as a share of all the choices'. */
+function choiceLikelihood(
+  { value, sure }: Report,
+  chosen: FindingNode,
+  members: readonly FindingNode[],
+): Likelihood {
+  const reliability = reliabilityOf(sure, 1 / members.length);
+  return likelihoodFrom(members, (presence) => {
+    const total = members.reduce((sum, member) => sum + presence(member), 0);
+    return reportLikelihood(presence(chosen) / total, value, reliability);
+  });
+}
+
+/** A finding was named; where a more general one is known, only as which kind of it this is. */
+function findingLikelihood(
+  { value, sure }: Report,
+  node: FindingNode,
+  general: FindingNode | null,
+): Likelihood {
+  const reliability = reliabilityOf(sure, node.background);
+  return likelihoodFrom(general ? [node, general] : [node], (presence) => {
+    const own = presence(node);
+    return reportLikelihood(general ? shareOf(own, presence(general)) : own, value, reliability);
+  });
 }
 
 /**

@@ -21,7 +21,6 @@ const FOLLOW_UPS = 6;
 /** A draft with what its answer would bring. */
 export interface Valued {
   readonly draft: Draft;
-  readonly answers: readonly PossibleAnswer[];
   /** Expected fall of the advice's loss less the cost of asking, in harm points. */
   readonly worth: number;
   /** Expected fall of uncertainty about the causes, in bits. */
@@ -72,8 +71,8 @@ export function valueDrafts(
   const now = decision.bestLoss(probabilities);
   const saved = SAVED_BY_KNOWING * (now - decision.leastLoss(probabilities));
   const valued = drafts.map((draft): Valued => {
-    const answers = draft.answers(list.positions);
-    if (answers.every(isFlat)) return { draft, answers, worth: -costOf(draft), bits: 0 };
+    const { answers } = draft;
+    if (answers.every(isFlat)) return { draft, worth: -costOf(draft), bits: 0 };
     let [gain, nats] = [now, entropy];
     for (const { likelihood } of answers) {
       const joined = joinWith(probabilities, likelihood);
@@ -82,7 +81,7 @@ export function valueDrafts(
       nats -= entropyOf(joined);
     }
     const inRun = (saved * nats) / Math.max(entropy, LEAST_ENTROPY);
-    return { draft, answers, worth: Math.max(gain, inRun) - costOf(draft), bits: nats / Math.LN2 };
+    return { draft, worth: Math.max(gain, inRun) - costOf(draft), bits: nats / Math.LN2 };
   });
   return lookFurther(list, valued, decision, now);
 }
@@ -107,11 +106,11 @@ function lossAfterTwo(
   decision: Decision,
 ): number {
   let loss = 0;
-  for (const { likelihood } of first.answers) {
+  for (const { likelihood } of first.draft.answers) {
     const { joint, chance } = joinWith(list.probabilities, likelihood);
     let least = decision.bestLoss(joint);
-    for (const { answers, draft } of others)
-      least = Math.min(least, lossAfter(joint, answers, decision) + chance * costOf(draft));
+    for (const { draft } of others)
+      least = Math.min(least, lossAfter(joint, draft.answers, decision) + chance * costOf(draft));
     loss += least;
   }
   return loss;

@@ -1,7 +1,8 @@
 import { buildPhraseIndex, type PhraseIndex } from '../language/phraseIndex.ts';
 import { compileClasses, compilePhrase } from '../language/phrase.ts';
 import { buildPlantNames, type PlantNames } from '../language/plantNames.ts';
-import { BACKGROUND, COMMONNESS, FREQUENCY, SUSCEPTIBILITY } from './scale.ts';
+import { buildHosting, type Hosting } from './hosting.ts';
+import { BACKGROUND, COMMONNESS } from './scale.ts';
 import { careCause, careFinding, careTreatments } from './careTopics.ts';
 import type { Cause } from './schema/cause.ts';
 import type { CauseId, FindingId, PlantId, TreatmentId } from './schema/common.ts';
@@ -10,6 +11,7 @@ import type { Library } from './schema/library.ts';
 import type { Place } from './schema/place.ts';
 import type { Plant } from './schema/plant.ts';
 import type { Treatment } from './schema/treatment.ts';
+import { shownBy, strengthsOf, type ShownBy, type Strengths } from './strengths.ts';
 import { buildTaxonomy, type Taxonomy } from './taxonomy.ts';
 
 /** The library ready for use: entries by id, word indexes, and numbers in place of words. */
@@ -28,8 +30,9 @@ export interface Compiled {
   readonly phrases: PhraseIndex<Finding>;
   /** A finding and every more general one that it implies, itself first. */
   readonly implied: (id: FindingId) => readonly FindingId[];
-  /** P(finding | cause) for every finding of a cause, general ones included. */
-  readonly strengths: ReadonlyMap<CauseId, ReadonlyMap<FindingId, number>>;
+  readonly strengths: ReadonlyMap<CauseId, Strengths>;
+  readonly shownBy: ShownBy;
+  readonly hosting: Hosting;
 }
 
 const byId = <K extends string, T extends { readonly id: K }>(entries: readonly T[]): Map<K, T> =>
@@ -60,23 +63,6 @@ function impliedBy(
   };
 }
 
-/** A cause shows a general finding at least as often as its most frequent special case. */
-function strengthsOf(
-  cause: Cause,
-  implied: (id: FindingId) => readonly FindingId[],
-): Map<FindingId, number> {
-  const strengths = new Map<FindingId, number>();
-  for (const [id, word] of Object.entries(cause.findings) as [
-    FindingId,
-    keyof typeof FREQUENCY,
-  ][]) {
-    for (const one of implied(id)) {
-      strengths.set(one, Math.max(strengths.get(one) ?? 0, FREQUENCY[word]));
-    }
-  }
-  return strengths;
-}
-
 /** Compiles a checked library. Programmer's mistake, and so a throw, when it was not checked. */
 export function compileLibrary(library: Library): Compiled {
   const allFindings = [...library.findings, ...library.careTopics.map(careFinding)];
@@ -84,6 +70,8 @@ export function compileLibrary(library: Library): Compiled {
   const findings = byId<FindingId, Finding>(allFindings);
   const implied = impliedBy(findings);
   const classes = compileClasses(library.wordClasses);
+  const taxonomy = buildTaxonomy(library.plants);
+  const strengths = new Map(allCauses.map((cause) => [cause.id, strengthsOf(cause, implied)]));
   const groupMembers = new Map<string, Finding[]>();
   for (const finding of library.findings) {
     if (finding.group === undefined) continue;
@@ -101,7 +89,7 @@ export function compileLibrary(library: Library): Compiled {
       ...library.careTopics.flatMap(careTreatments),
     ]),
     places: library.places,
-    taxonomy: buildTaxonomy(library.plants),
+    taxonomy,
     plantNames: buildPlantNames(library.plants),
     phrases: buildPhraseIndex(
       allFindings.flatMap((finding) =>
@@ -109,17 +97,10 @@ export function compileLibrary(library: Library): Compiled {
       ),
     ),
     implied,
-    strengths: new Map(allCauses.map((cause) => [cause.id, strengthsOf(cause, implied)])),
+    strengths,
+    shownBy: shownBy(strengths),
+    hosting: buildHosting(allCauses, taxonomy),
   };
-}
-
-/** How readily a plant takes a cause, as a factor: the nearest host in its lineage decides; 0 when it is no host. */
-export function susceptibilityOf(cause: Cause, plant: PlantId, taxonomy: Taxonomy): number {
-  for (const one of taxonomy.lineage(plant)) {
-    const word = cause.hosts[one];
-    if (word !== undefined) return SUSCEPTIBILITY[word];
-  }
-  return 0;
 }
 
 /** How common a cause is among enquiries, before host, season and evidence. */

@@ -1,6 +1,6 @@
-import { plantId } from '../../../tests/support/setting.ts';
+import { causeId, plantId } from '../../../tests/support/setting.ts';
 import { causeSchema } from './schema/cause.ts';
-import { susceptibilityOf } from './compile.ts';
+import { buildHosting } from './hosting.ts';
 import { plantSchema } from './schema/plant.ts';
 import { buildTaxonomy } from './taxonomy.ts';
 
@@ -34,27 +34,17 @@ it('inherits traits, the nearest wins', () => {
   expect(taxonomy.traits(plantId('dwarf-maple'))).toEqual({ tall: false, woody: true });
 });
 
-describe('susceptibility', () => {
+describe('hosting', () => {
+  const factor = (hosts: Record<string, string>, id: string) =>
+    buildHosting([cause(hosts)], taxonomy)(plantId(id)).get(causeId('c'));
+
   it('reaches a species from its genus, and the nearest host decides', () => {
-    expect(susceptibilityOf(cause({ maple: 'usual' }), plantId('silver-maple'), taxonomy)).toBe(1);
-    expect(
-      susceptibilityOf(
-        cause({ maple: 'usual', 'silver-maple': 'very' }),
-        plantId('silver-maple'),
-        taxonomy,
-      ),
-    ).toBe(2);
-    expect(
-      susceptibilityOf(
-        cause({ tree: 'usual', 'silver-maple': 'immune' }),
-        plantId('silver-maple'),
-        taxonomy,
-      ),
-    ).toBe(0);
+    expect(factor({ maple: 'usual' }, 'silver-maple')).toBe(1);
+    expect(factor({ maple: 'usual', 'silver-maple': 'very' }, 'silver-maple')).toBe(2);
+    expect(factor({ tree: 'usual', 'silver-maple': 'immune' }, 'silver-maple')).toBeUndefined();
   });
+
   it('is nothing for a stranger', () => {
-    expect(
-      susceptibilityOf(cause({ 'silver-maple': 'very' }), plantId('dwarf-maple'), taxonomy),
-    ).toBe(0);
+    expect(factor({ 'silver-maple': 'very' }, 'dwarf-maple')).toBeUndefined();
   });
 });

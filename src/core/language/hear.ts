@@ -38,7 +38,8 @@ const SURE = 0.9;
 const DOUBTFUL = 0.6;
 
 interface Candidate extends HeardFinding {
-  readonly terms: number;
+  readonly positions: readonly number[];
+  readonly part: Finding['part'];
   readonly group: string | undefined;
 }
 
@@ -60,16 +61,30 @@ function toCandidate(
     value: phrase.negates || stance.denied[Math.max(...positions)] !== true,
     sure: any(stance.doubted) ? DOUBTFUL : SURE,
     span: { start: first.start, end: last.end },
-    terms: positions.length,
+    positions,
+    part: finding.part,
     group: finding.group,
   };
+}
+
+/**
+ * Words that belong to a longer phrase do not by themselves tell of something else: "bags hanging" is no hanging
+ * leaf. On the same part of the plant they may, as in "yellow spots".
+ */
+function withoutUsedWords(candidates: readonly Candidate[]): readonly Candidate[] {
+  const usedBy = (longer: Candidate, { positions, part, finding }: Candidate): boolean =>
+    longer.finding !== finding &&
+    longer.positions.length > positions.length &&
+    (positions.length === 1 || longer.part !== part) &&
+    positions.every((position) => longer.positions.includes(position));
+  return candidates.filter((one) => !candidates.some((other) => usedBy(other, one)));
 }
 
 /** A longer phrase says more than a shorter one; what was affirmed says more than what was denied elsewhere. */
 function stronger(a: Candidate, b: Candidate): Candidate {
   if (a.value !== b.value) return a.value ? a : b;
   if (a.sure !== b.sure) return a.sure > b.sure ? a : b;
-  return b.terms > a.terms ? b : a;
+  return b.positions.length > a.positions.length ? b : a;
 }
 
 function oneForEach(candidates: readonly Candidate[]): readonly Candidate[] {
@@ -87,7 +102,8 @@ function oneForEachGroup(candidates: readonly Candidate[]): readonly Candidate[]
   for (const candidate of candidates) {
     if (candidate.group === undefined || !candidate.value) continue;
     const known = chosen.get(candidate.group);
-    if (!known || candidate.terms > known.terms) chosen.set(candidate.group, candidate);
+    if (!known || candidate.positions.length > known.positions.length)
+      chosen.set(candidate.group, candidate);
   }
   return candidates.filter(
     (one) =>
@@ -107,7 +123,7 @@ export function hear(ear: Ear, text: string): Heard {
     .phrases(tokens)
     .map((match) => toCandidate(tokens, stance, match))
     .filter((candidate) => candidate !== null);
-  const findings = oneForEachGroup(oneForEach(candidates))
+  const findings = oneForEachGroup(oneForEach(withoutUsedWords(candidates)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
   return { plants: rankPlants(mentions, ear.lineage), mentions, findings };

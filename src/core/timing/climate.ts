@@ -1,3 +1,4 @@
+import { sum } from '../maths.ts';
 import type { Place } from '../knowledge/schema/place.ts';
 import { DAYS_IN_YEAR, monthSpan } from './calendar.ts';
 
@@ -79,22 +80,34 @@ export function normalsAt(places: readonly Place[], at: Coordinates): MonthlyNor
 /** Rounds of correction; after 40 the monthly means are kept to better than 0.001 C on real normals. */
 const MEAN_KEEPING_ROUNDS = 40;
 
-function interpolate(knots: readonly number[]): Float64Array {
-  const daily = new Float64Array(DAYS_IN_YEAR);
-  const middles = knots.map((_, month) => {
+/** Between which mid-months a day lies, and how far towards the second. */
+interface Between {
+  readonly left: number;
+  readonly right: number;
+  readonly share: number;
+}
+
+/** For each day of the year; the year closes into a ring. */
+const BETWEEN: readonly Between[] = (() => {
+  const middles = Array.from({ length: 12 }, (_, month) => {
     const { first, last } = monthSpan(month + 1);
     return (first + last) / 2;
   });
-  for (let day = 0; day < DAYS_IN_YEAR; day++) {
+  return Array.from({ length: DAYS_IN_YEAR }, (_, day) => {
     const after = middles.findIndex((middle) => middle > day);
     const right = after === -1 ? 0 : after;
     const left = (right + 11) % 12;
-    const leftAt =
-      (middles[left] ?? 0) - (left > right && day < (middles[0] ?? 0) ? DAYS_IN_YEAR : 0);
+    const leftAt = (middles[left] ?? 0) - (after === 0 ? DAYS_IN_YEAR : 0);
     const rightAt = (middles[right] ?? 0) + (after === -1 ? DAYS_IN_YEAR : 0);
-    const share = (day - leftAt) / (rightAt - leftAt);
+    return { left, right, share: (day - leftAt) / (rightAt - leftAt) };
+  });
+})();
+
+function interpolate(knots: readonly number[]): Float64Array {
+  const daily = new Float64Array(DAYS_IN_YEAR);
+  BETWEEN.forEach(({ left, right, share }, day) => {
     daily[day] = (knots[left] ?? 0) * (1 - share) + (knots[right] ?? 0) * share;
-  }
+  });
   return daily;
 }
 
@@ -105,8 +118,7 @@ export function dailyFromMonthly(monthly: readonly number[]): Float64Array {
   for (let round = 0; round < MEAN_KEEPING_ROUNDS; round++) {
     monthly.forEach((wanted, month) => {
       const { first, last } = monthSpan(month + 1);
-      const days = daily.subarray(first, last + 1);
-      const mean = days.reduce((sum, value) => sum + value, 0) / days.length;
+      const mean = sum(daily.subarray(first, last + 1)) / (last + 1 - first);
       knots[month] = (knots[month] ?? 0) + (wanted - mean);
     });
     daily = interpolate(knots);

@@ -1,0 +1,36 @@
+import { FREQUENCY, type Frequency } from './scale.ts';
+import type { Cause } from './schema/cause.ts';
+import type { CauseId, FindingId } from './schema/common.ts';
+
+/** P(finding | cause) for what a cause shows, general findings included. */
+export type Strengths = ReadonlyMap<FindingId, number>;
+
+/** A cause shows a general finding at least as often as its most frequent special case. */
+export function strengthsOf(
+  cause: Cause,
+  implied: (id: FindingId) => readonly FindingId[],
+): Strengths {
+  const strengths = new Map<FindingId, number>();
+  for (const [id, word] of Object.entries(cause.findings) as [FindingId, Frequency][]) {
+    for (const one of implied(id)) {
+      strengths.set(one, Math.max(strengths.get(one) ?? 0, FREQUENCY[word]));
+    }
+  }
+  return strengths;
+}
+
+/** The causes that show a finding, each with P(finding | cause) above 0. */
+export type ShownBy = ReadonlyMap<FindingId, ReadonlyMap<CauseId, number>>;
+
+/** Turns the strengths of the causes round, to be looked up by finding. */
+export function shownBy(strengths: ReadonlyMap<CauseId, Strengths>): ShownBy {
+  const table = new Map<FindingId, Map<CauseId, number>>();
+  for (const [cause, list] of strengths) {
+    for (const [finding, strength] of list) {
+      const row = table.get(finding) ?? new Map<CauseId, number>();
+      if (strength > 0) row.set(cause, strength);
+      table.set(finding, row);
+    }
+  }
+  return table;
+}
