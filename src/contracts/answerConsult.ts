@@ -1,5 +1,6 @@
 import type { Answer, Consultant, Consultation, Enquiry, RankedCause } from '../core/consult.ts';
 import { PLANT_QUESTION } from '../core/diagnosis/drafts.ts';
+import { LIKE_WORDS } from '../core/diagnosis/wording.ts';
 import type { Argument } from '../core/diagnosis/explain.ts';
 import type { Experience } from '../core/diagnosis/learning.ts';
 import type { Compiled } from '../core/knowledge/compile.ts';
@@ -134,6 +135,7 @@ function describePlants(
 }
 
 function labelOf(library: Compiled, id: FindingId): string {
+  if (id === LIKE_WORDS) return 'Told in words like its description';
   return library.findings.get(id)?.label ?? id;
 }
 

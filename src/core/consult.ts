@@ -19,7 +19,9 @@ import { settle, type Settled } from './diagnosis/settled.ts';
 import type { Compiled } from './knowledge/compile.ts';
 import type { Cause } from './knowledge/schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from './knowledge/schema/common.ts';
-import { hear, type HeardFinding } from './language/hear.ts';
+import { hear, type Heard, type HeardFinding } from './language/hear.ts';
+import type { Token } from './language/tokens.ts';
+import { likeness } from './language/descriptions.ts';
 import { mixedUpLengths } from './language/measures.ts';
 import type { RankedPlant } from './language/plantNames.ts';
 import { createAlmanacs, type Almanac } from './timing/almanac.ts';
@@ -92,11 +94,25 @@ function reportsOf(heard: readonly HeardFinding[], answers: readonly Answer[]): 
   return [...heard.filter(({ finding }) => !answered.has(finding)), ...told];
 }
 
+/** The telling words without those whose meaning the advisor dropped or turned round. */
+function wordsStanding({ telling, findings }: Heard, answers: readonly Answer[]): readonly Token[] {
+  const corrected = new Map<string, boolean | null>(
+    answers.map((one) => (one.kind === 'told' ? [one.finding, one.value] : [one.asked, null])),
+  );
+  const gone = findings.filter(
+    ({ finding, value }) => corrected.has(finding) && corrected.get(finding) !== value,
+  );
+  return telling.filter(
+    ({ start, end }) => !gone.some(({ span }) => start >= span.start && end <= span.end),
+  );
+}
+
 function rankCauses(
   network: Network,
-  { posterior, evidence }: Weighing,
+  { posterior, evidence: reported, wording }: Weighing,
   experience: Experience,
 ): readonly RankedCause[] {
+  const evidence = wording ? [...reported, wording] : reported;
   const order = [...network.causes.keys()]
     .sort((a, b) => (posterior.causes[b] ?? 0) - (posterior.causes[a] ?? 0))
     .slice(0, CAUSES_SHOWN);
@@ -179,7 +195,13 @@ function consult(
   const plant = enquiry.plant ?? heard.plants[0]?.plant ?? null;
   const network = networkFor({ plant, place: enquiry.place, today, experience });
   const reports = reportsOf(heard.findings, answers);
-  const weighing = weighAll(library, network, reports, silenceWeight(countWords(words)));
+  const weighing = weighAll(
+    library,
+    network,
+    reports,
+    silenceWeight(countWords(words)),
+    likeness(library.descriptions, wordsStanding(heard, answers)),
+  );
   const { posterior, evidence } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
   const inquiry = findQuestions(library, network, posterior, reports, skipped);

@@ -58,19 +58,19 @@ function standingOf({ positions, probabilities, first, second }: Shortlist): Sta
   };
 }
 
-/** Weights of the causes once those of the hypotheses are multiplied by the ratios. */
+/** Writes into `sums` the weights of the causes once those of the hypotheses are multiplied by the ratios. */
 function causesAfter(
   { weights, first, second }: Standing,
-  causes: number,
   ratios: readonly Float64Array[],
+  sums: Float64Array,
 ): Float64Array {
-  const sums = new Float64Array(causes);
+  sums.fill(0);
   for (let k = 0; k < weights.length; k++) {
     let weight = weights[k] ?? 0;
-    for (const ratio of ratios) weight *= ratio[k] ?? 1;
-    const [i, j] = [first[k] ?? -1, second[k] ?? -1];
-    if (i >= 0) sums[i] = (sums[i] ?? 0) + weight;
-    if (j >= 0) sums[j] = (sums[j] ?? 0) + weight;
+    for (let r = 0; r < ratios.length; r++) weight *= ratios[r]?.[k] ?? 1;
+    const [i, j] = [first[k] ?? NONE, second[k] ?? NONE];
+    if (i !== NONE) sums[i] = (sums[i] ?? 0) + weight;
+    if (j !== NONE) sums[j] = (sums[j] ?? 0) + weight;
   }
   return sums;
 }
@@ -83,8 +83,7 @@ function largest(values: Float64Array, except = -1): number {
 }
 
 /** How near a candidate brings another cause to the leader: the ratio of their weights after it. */
-function pull(standing: Standing, causes: number, leader: number, ratio: Float64Array): number {
-  const after = causesAfter(standing, causes, [ratio]);
+function pull(after: Float64Array, leader: number): number {
   return (after[largest(after, leader)] ?? 0) / Math.max(after[leader] ?? 0, 1e-12);
 }
 
@@ -144,19 +143,18 @@ export function whatWouldChange(
   labelOf: (finding: FindingId) => string,
 ): Overturning | null {
   const standing = standingOf(list);
-  const causes = standing.causes.length;
-  const leaderAfter = (set: readonly Candidate[]): number =>
-    largest(
-      causesAfter(
-        standing,
-        causes,
-        set.map(({ ratio }) => ratio),
-      ),
+  const sums = new Float64Array(standing.causes.length);
+  const after = (...set: readonly Candidate[]): Float64Array =>
+    causesAfter(
+      standing,
+      set.map(({ ratio }) => ratio),
+      sums,
     );
+  const leaderAfter = (set: readonly Candidate[]): number => largest(after(...set));
   const leader = leaderAfter([]);
   const strongest = candidatesFrom(network, standing, valued, evidence, labelOf)
     .filter(({ chance }) => chance >= LEAST_CHANCE)
-    .map((one) => ({ one, pulls: pull(standing, causes, leader, one.ratio) }))
+    .map((one) => ({ one, pulls: pull(after(one), leader) }))
     .sort((a, b) => b.pulls - a.pulls)
     .slice(0, TRIED_TOGETHER)
     .map(({ one }) => one);

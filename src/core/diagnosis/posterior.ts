@@ -1,5 +1,6 @@
 import type { Compiled } from '../knowledge/compile.ts';
 import type { CauseId } from '../knowledge/schema/common.ts';
+import type { Likeness } from '../language/descriptions.ts';
 import { tabulate } from '../maths.ts';
 import type { Report } from './evidence.ts';
 import { multiplyAll } from './likelihood.ts';
@@ -13,6 +14,7 @@ import {
 } from './network.ts';
 import { silenceAbout, unmentioned } from './silence.ts';
 import { weighReports, type Weighed } from './weigh.ts';
+import { weighLikeness } from './wording.ts';
 
 /** The outcome of weighing. */
 export interface Posterior {
@@ -74,17 +76,21 @@ function posteriorFrom(network: Network, weights: Float64Array, logScale = 0): P
 export interface Weighing {
   readonly posterior: Posterior;
   readonly evidence: readonly Weighed[];
+  /** The likeness of the words to the causes' descriptions; null when it was not weighed. */
+  readonly wording: Weighed | null;
 }
 
 /**
  * Exact posterior over nothing wrong, not in the library, every cause and every pair.
- * `silence` is the weight of what was not mentioned, see `silenceWeight`; 0 leaves it out.
+ * `silence` is the weight of what was not mentioned, see `silenceWeight`; 0 leaves it out. `likeness` is that of
+ * the words to the causes' descriptions.
  */
 export function weighAll(
   library: Compiled,
   network: Network,
   reports: readonly Report[],
   silence: number,
+  likeness: Likeness = () => 0,
 ): Weighing {
   const evidence = weighReports(library, network, reports);
   const weights = network.prior.slice();
@@ -92,11 +98,13 @@ export function weighAll(
     silence > 0
       ? unmentioned(library, network, reports).map((node) => silenceAbout(node, silence))
       : [];
+  const wording = weighLikeness(network, likeness);
+  wording?.multiplyInto(weights);
   const logScale = multiplyAll(weights, network, [
     ...evidence.map(({ likelihood }) => likelihood),
     ...silences,
   ]);
-  return { posterior: posteriorFrom(network, weights, logScale), evidence };
+  return { posterior: posteriorFrom(network, weights, logScale), evidence, wording };
 }
 
 /** Probability of each host of the network, given what was reported. Sums to 1; in the order of `network.hosts`. */

@@ -1,3 +1,4 @@
+import { buildDescriptions, type Descriptions } from '../language/descriptions.ts';
 import { buildPhraseIndex, type PhraseIndex } from '../language/phraseIndex.ts';
 import { compileClasses, compilePhrase } from '../language/phrase.ts';
 import { buildPlantNames, type PlantNames } from '../language/plantNames.ts';
@@ -31,6 +32,7 @@ export interface Compiled {
   /** A finding and every more general one that it implies, itself first. */
   readonly implied: (id: FindingId) => readonly FindingId[];
   readonly strengths: ReadonlyMap<CauseId, Strengths>;
+  readonly descriptions: Descriptions;
   readonly shownBy: ShownBy;
   readonly hosting: Hosting;
 }
@@ -72,6 +74,10 @@ export function compileLibrary(library: Library): Compiled {
   const classes = compileClasses(library.wordClasses);
   const taxonomy = buildTaxonomy(library.plants);
   const strengths = new Map(allCauses.map((cause) => [cause.id, strengthsOf(cause, implied)]));
+  const treatments = byId<TreatmentId, Treatment>([
+    ...library.treatments,
+    ...library.careTopics.flatMap(careTreatments),
+  ]);
   const groupMembers = new Map<string, Finding[]>();
   for (const finding of library.findings) {
     if (finding.group === undefined) continue;
@@ -84,10 +90,7 @@ export function compileLibrary(library: Library): Compiled {
     groups: byId<string, FindingGroup>(library.groups),
     groupMembers,
     causes: byId<CauseId, Cause>(allCauses),
-    treatments: byId<TreatmentId, Treatment>([
-      ...library.treatments,
-      ...library.careTopics.flatMap(careTreatments),
-    ]),
+    treatments,
     places: library.places,
     taxonomy,
     plantNames: buildPlantNames(library.plants),
@@ -98,6 +101,13 @@ export function compileLibrary(library: Library): Compiled {
     ),
     implied,
     strengths,
+    descriptions: buildDescriptions({
+      causes: allCauses,
+      findings,
+      treatments,
+      strengths,
+      classes,
+    }),
     shownBy: shownBy(strengths),
     hosting: buildHosting(allCauses, taxonomy),
   };

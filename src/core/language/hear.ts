@@ -25,6 +25,8 @@ export interface Heard {
   readonly plants: readonly RankedPlant[];
   readonly mentions: readonly PlantMention[];
   readonly findings: readonly HeardFinding[];
+  /** Words that tell of the trouble itself: what is denied, guessed at or names the plant is left out. */
+  readonly telling: readonly Token[];
 }
 
 /** What the ear needs from the library. */
@@ -126,5 +128,10 @@ export function hear(ear: Ear, text: string): Heard {
   const findings = oneForEachGroup(oneForEach(withoutUsedWords(candidates)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
-  return { plants: rankPlants(mentions, ear.lineage), mentions, findings };
+  const namesPlant = (token: Token): boolean =>
+    mentions.some(({ start, end }) => token.start >= start && token.end <= end);
+  const telling = tokens.filter(
+    (token, i) => stance.denied[i] !== true && stance.theory[i] !== true && !namesPlant(token),
+  );
+  return { plants: rankPlants(mentions, ear.lineage), mentions, findings, telling };
 }

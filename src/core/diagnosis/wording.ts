@@ -1,0 +1,60 @@
+import type { FindingId } from '../knowledge/schema/common.ts';
+import { findingIdSchema } from '../knowledge/schema/common.ts';
+import type { Likeness } from '../language/descriptions.ts';
+import { NONE } from './likelihood.ts';
+import { firstPair, FIRST_SINGLE, type Network } from './network.ts';
+import type { Weighed } from './weigh.ts';
+
+/** Stands among the arguments for the likeness of the words as a whole; no finding of the library. */
+export const LIKE_WORDS: FindingId = findingIdSchema.parse('like-words');
+
+/**
+ * What words count beside what was understood from them: words are far from independent and most were
+ * already heard as findings. Judgement, set where the judged cases had the highest likelihood (0.1 to 0.45 tried).
+ */
+const WORTH_OF_LIKENESS = 0.2;
+/** However alike, words move a cause by no more than this, in nats: less than one telltale sign. */
+const MOST_NATS = 2.5;
+
+/** The likeness of the words to the causes' descriptions, as a weak piece of evidence. */
+export interface Wording extends Weighed {
+  /** Multiplies weights of hypotheses in place; a pair is as like as its likest member. */
+  readonly multiplyInto: (weights: Float64Array) => void;
+}
+
+/** Weighs the likeness of words; null when nothing is alike. */
+export function weighLikeness(network: Network, likeness: Likeness): Wording | null {
+  const factors = new Float64Array(network.causes.length).fill(1);
+  const touches: number[] = [];
+  network.causes.forEach(({ id }, i) => {
+    const alike = likeness(id);
+    if (alike <= 0) return;
+    factors[i] = Math.exp(Math.min(MOST_NATS, WORTH_OF_LIKENESS * alike));
+    touches.push(i);
+  });
+  if (touches.length === 0) return null;
+  const of = (i: number): number => (i === NONE ? 1 : (factors[i] ?? 1));
+  return {
+    finding: LIKE_WORDS,
+    value: true,
+    sure: 1,
+    likelihood: { touches, unknown: 1, under: (i, j) => Math.max(of(i), of(j)) },
+    multiplyInto: (weights) => {
+      multiplyByLikest(weights, network, factors);
+    },
+  };
+}
+
+/** Nearly every cause has some word in common, so each hypothesis is looked at. */
+function multiplyByLikest(weights: Float64Array, network: Network, factors: Float64Array): void {
+  const { first, second } = network.pairs;
+  for (let i = 0; i < factors.length; i++) {
+    const h = FIRST_SINGLE + i;
+    weights[h] = (weights[h] ?? 0) * (factors[i] ?? 1);
+  }
+  const start = firstPair(network);
+  for (let k = 0; k < first.length; k++) {
+    const likest = Math.max(factors[first[k] ?? 0] ?? 1, factors[second[k] ?? 0] ?? 1);
+    weights[start + k] = (weights[start + k] ?? 0) * likest;
+  }
+}

@@ -1,0 +1,120 @@
+import type { Cause } from '../knowledge/schema/cause.ts';
+import type { CauseId, FindingId } from '../knowledge/schema/common.ts';
+import type { Finding } from '../knowledge/schema/finding.ts';
+import type { Treatment } from '../knowledge/schema/treatment.ts';
+import type { WordClasses } from './phrase.ts';
+import { stemSet } from './stem.ts';
+import { tokenize, type Token } from './tokens.ts';
+
+/** Words that say nothing about a trouble. */
+const EMPTY = stemSet(
+  'a an the and or but of in on at to for from with without by as is are was were be been it its they them their this that these those there here i me my we our you your he she his her do does did have has had will would can could should may might not no so too very just some any all each one two three then than when what which who how why where if about into out over under up down off again also only more most much many few plant tree leaf grow get look see know think thing year week day month time now garden',
+);
+
+/** The causes that use a word, by number, and how telling it is for each, in nats. */
+interface Uses {
+  readonly causes: Int32Array;
+  readonly nats: Float64Array;
+}
+
+/** The words of all causes' own descriptions. */
+export interface Descriptions {
+  readonly senses: (stem: string) => readonly string[];
+  readonly uses: ReadonlyMap<string, Uses>;
+  /** Number of each cause in the columns above. */
+  readonly number: ReadonlyMap<CauseId, number>;
+}
+
+/** What a description is made of. */
+export interface Described {
+  readonly causes: readonly Cause[];
+  readonly findings: ReadonlyMap<FindingId, Finding>;
+  readonly treatments: ReadonlyMap<string, Treatment>;
+  readonly strengths: ReadonlyMap<CauseId, ReadonlyMap<FindingId, number>>;
+  readonly classes: WordClasses;
+}
+
+/** A word and the classes it stands in: "gray" is also any whitish colour. */
+function sensesOf(classes: WordClasses): Descriptions['senses'] {
+  const byStem = new Map<string, string[]>();
+  for (const [name, stems] of classes)
+    for (const stem of stems) byStem.set(stem, [...(byStem.get(stem) ?? []), `@${name}`]);
+  return (stem) => [stem, ...(byStem.get(stem) ?? [])];
+}
+
+/** Findings seldomer than this do not belong to a description. */
+const LEAST_STRENGTH = 0.3;
+/** Weight of words about what follows, beside those that describe the trouble itself. */
+const AFTERTHOUGHT = 0.5;
+
+/** The texts that describe a cause, each with the weight of its words. */
+function textsOf(cause: Cause, described: Described): readonly (readonly [string, number])[] {
+  const { findings, strengths, treatments } = described;
+  const shown = [...(strengths.get(cause.id) ?? [])].flatMap(([id, strength]) => {
+    const finding = findings.get(id);
+    if (!finding || strength < LEAST_STRENGTH) return [];
+    return [[`${finding.label} ${finding.question}`, strength] as const];
+  });
+  const care = cause.category === 'care' ? cause.treatments : [];
+  return [
+    [[cause.name, ...cause.aliases, cause.say].join(' '), 1],
+    [cause.expect ?? '', AFTERTHOUGHT],
+    ...care.map(({ use }) => [treatments.get(use)?.text ?? '', AFTERTHOUGHT] as const),
+    ...shown,
+  ];
+}
+
+/** Collects the words of all descriptions; a word that many causes use tells little (K. Sparck Jones, 1972). */
+export function buildDescriptions(described: Described): Descriptions {
+  const senses = sensesOf(described.classes);
+  const weights = new Map<string, Map<number, number>>();
+  described.causes.forEach((cause, number) => {
+    for (const [text, weight] of textsOf(cause, described)) {
+      for (const sense of tokenize(text).flatMap(({ stem }) =>
+        EMPTY.has(stem) ? [] : senses(stem),
+      )) {
+        const list = weights.get(sense) ?? new Map<number, number>();
+        list.set(number, Math.max(list.get(number) ?? 0, weight));
+        weights.set(sense, list);
+      }
+    }
+  });
+  const uses = new Map<string, Uses>();
+  for (const [sense, list] of weights) {
+    const rarity = Math.log((described.causes.length + 1) / (list.size + 1));
+    uses.set(sense, {
+      causes: Int32Array.from(list.keys()),
+      nats: Float64Array.from(list.values(), (weight) => weight * rarity),
+    });
+  }
+  return { senses, uses, number: new Map(described.causes.map(({ id }, i) => [id, i])) };
+}
+
+/** How alike words are to the description of a cause, in nats were words independent; 0 without one in common. */
+export type Likeness = (cause: CauseId) => number;
+
+/** Sums over different words how telling each is for every cause; of several senses of a word the most telling counts. */
+export function likeness(
+  { senses, uses, number }: Descriptions,
+  tokens: readonly Token[],
+): Likeness {
+  const total = new Float64Array(number.size);
+  const best = new Float64Array(number.size);
+  for (const stem of new Set(tokens.map((token) => token.stem))) {
+    if (EMPTY.has(stem)) continue;
+    const lists = senses(stem).flatMap((sense) => uses.get(sense) ?? []);
+    for (const { causes, nats } of lists) {
+      for (let k = 0; k < causes.length; k++) {
+        const cause = causes[k] ?? 0;
+        best[cause] = Math.max(best[cause] ?? 0, nats[k] ?? 0);
+      }
+    }
+    for (const { causes } of lists) {
+      for (const cause of causes) {
+        total[cause] = (total[cause] ?? 0) + (best[cause] ?? 0);
+        best[cause] = 0;
+      }
+    }
+  }
+  return (cause) => total[number.get(cause) ?? -1] ?? 0;
+}
