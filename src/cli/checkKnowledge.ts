@@ -1,20 +1,63 @@
-import { readLibrary } from '../core/knowledge/read.ts';
 import { checkLibrary } from '../core/knowledge/check.ts';
+import { compileLibrary } from '../core/knowledge/compile.ts';
+import { checkQuality } from '../core/knowledge/quality.ts';
+import {
+  readLibrary,
+  type KnowledgeFile,
+  type KnowledgeIssue,
+  type ReadLibrary,
+} from '../core/knowledge/read.ts';
+import { weakestPairs } from '../core/knowledge/separation.ts';
 import { issueLine, readKnowledgeFiles } from '../server/knowledge/loadLibrary.ts';
+import { checkReadability } from './readability.ts';
+
+/** Pairs listed in the report. */
+const PAIRS_SHOWN = 10;
 
 const folder = process.argv[2] ?? 'knowledge';
-const files = readKnowledgeFiles(folder);
-const read = files.ok ? readLibrary(files.value) : files;
-const issues = read.ok ? checkLibrary(read.value) : read.error;
 
-for (const issue of issues) console.error(issueLine(issue));
-if (read.ok && issues.length === 0) {
-  const { library } = read.value;
+/** Everything that is wrong; gates of quality are looked at once all references are sound. */
+function issuesOf(read: ReadLibrary): readonly KnowledgeIssue[] {
+  const broken = checkLibrary(read);
+  if (broken.length > 0) return broken;
+  return [...checkQuality(read, compileLibrary(read.library)), ...checkReadability(read)];
+}
+
+/** Line on which the entry of an issue begins, from 1; null when it cannot be found. */
+function lineOf({ file, id }: KnowledgeIssue, files: readonly KnowledgeFile[]): number | null {
+  const text = files.find((one) => one.file === file)?.text ?? '';
+  const line = text.split('\n').findIndex((one) => new RegExp(`\\bid: ${id}(?![\\w-])`).test(one));
+  return line < 0 ? null : line + 1;
+}
+
+function reportPairs({ library }: ReadLibrary): void {
+  const shown = new Set<string>();
+  console.log('Least told apart (alike in what they show, 100 % = the same):');
+  for (const { plant, first, second, alike } of weakestPairs(compileLibrary(library))) {
+    if (shown.size >= PAIRS_SHOWN || shown.has(`${first} ${second}`)) continue;
+    shown.add(`${first} ${second}`);
+    console.log(`  ${Math.round(100 * alike)} %  ${first} and ${second}, for example on ${plant}`);
+  }
+}
+
+function reportCounts({ library }: ReadLibrary): void {
   console.log(
     `${library.plants.length} plants and groups, ${library.causes.length} causes, ${library.careTopics.length} care topics, ` +
       `${library.findings.length} findings, ${library.treatments.length} treatments, ${library.places.length} places: all well. ` +
       `Version ${library.version}.`,
   );
+}
+
+const files = readKnowledgeFiles(folder);
+const read = files.ok ? readLibrary(files.value) : files;
+const issues = read.ok ? issuesOf(read.value) : read.error;
+for (const issue of issues) {
+  const line = files.ok ? lineOf(issue, files.value) : null;
+  console.error(issueLine(line === null ? issue : { ...issue, file: `${issue.file}:${line}` }));
+}
+if (read.ok && issues.length === 0) {
+  reportPairs(read.value);
+  reportCounts(read.value);
 } else {
   console.error(`${issues.length} problems in ${folder}.`);
   process.exitCode = 1;

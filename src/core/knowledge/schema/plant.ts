@@ -31,6 +31,8 @@ export const plantSchema = z.strictObject({
   traits: traitsSchema.default({}),
   /** How often people ask about it; weighs the hosts when the plant is not known. */
   common: wordOf(COMMONNESS).default('occasional'),
+  /** Set where the plant has no normal look that worries people. */
+  normalLooks: z.literal('none').optional(),
   source: sourceRefSchema,
 });
 
