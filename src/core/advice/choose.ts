@@ -1,4 +1,6 @@
-import { RUNGS } from '../knowledge/schema/treatment.ts';
+import { EFFECT } from '../knowledge/scale.ts';
+import type { CauseId } from '../knowledge/schema/common.ts';
+import { RUNGS, type Rung } from '../knowledge/schema/treatment.ts';
 import { daysUntil } from '../timing/windows.ts';
 import type { Day } from '../timing/calendar.ts';
 import { expectedGain } from './candidates.ts';
@@ -56,8 +58,45 @@ function lightest(
   return [{ ...best, gain: expectedGain(best.candidate, left) }];
 }
 
-/** The steps that together minimise the expected loss over all suspects: what can be done now first, then by date and rung. */
-export function chooseSteps(allowed: readonly Judged[], today: Day): readonly Chosen[] {
+/** A plan names so many steps against the leading cause where the library knows them. */
+const LEAST_STEPS = 4;
+/** Steps of less effect than this are not worth a place for completeness alone. */
+const WORTH_NAMING = EFFECT.useful;
+/** Products are named only where they repay their risk. */
+const MILD: ReadonlySet<Rung> = new Set<Rung>([
+  'leave',
+  'hand',
+  'conditions',
+  'biological',
+  'replace',
+]);
+
+/** Mild steps against the leading cause that fill a short plan: an advisor names the choices, not only the best one. */
+function furtherSteps(
+  allowed: readonly Judged[],
+  chosen: readonly Chosen[],
+  lead: CauseId | null,
+): readonly Chosen[] {
+  const effectOn = ({ candidate }: Judged): number =>
+    candidate.targets.find(({ suspect }) => suspect.cause.id === lead)?.effect ?? 0;
+  const taken = new Set(chosen.map(({ candidate }) => candidate.treatment.id));
+  return allowed
+    .filter(({ candidate }) => !taken.has(candidate.treatment.id))
+    .filter((one) => MILD.has(one.candidate.treatment.rung) && effectOn(one) >= WORTH_NAMING)
+    .sort((a, b) => effectOn(b) - effectOn(a) || a.candidate.burden - b.candidate.burden)
+    .slice(0, Math.max(0, LEAST_STEPS - chosen.filter((one) => effectOn(one) > 0).length))
+    .map((one) => ({ ...one, gain: 0 }));
+}
+
+/**
+ * The steps that together minimise the expected loss over all suspects, with further mild ones against the leading
+ * cause: what can be done now first, then by date and rung.
+ */
+export function chooseSteps(
+  allowed: readonly Judged[],
+  today: Day,
+  lead: CauseId | null = null,
+): readonly Chosen[] {
   const wait = (judged: Judged): number | null => daysUntil(judged.candidate.state, today);
   const left = new Map<string, number>();
   const now = greedy(
@@ -70,10 +109,9 @@ export function chooseSteps(allowed: readonly Judged[], today: Day): readonly Ch
     MOST_STEPS.later,
     left,
   );
-  if (now.length === 0 && later.length === 0) return lightest(allowed, left);
+  const found = [...now, ...later];
+  const best = found.length > 0 ? found : lightest(allowed, left);
+  const all = [...best, ...furtherSteps(allowed, best, lead)];
   const rung = (one: Judged): number => RUNGS.indexOf(one.candidate.treatment.rung);
-  return [
-    ...[...now].sort((a, b) => rung(a) - rung(b)),
-    ...[...later].sort((a, b) => (wait(a) ?? 0) - (wait(b) ?? 0) || rung(a) - rung(b)),
-  ];
+  return [...all].sort((a, b) => (wait(a) ?? 0) - (wait(b) ?? 0) || rung(a) - rung(b));
 }

@@ -126,7 +126,7 @@ export function planAdvice(
   const suspects = suspectsOf(network, posterior);
   const judged = gatherCandidates(library, suspects, context).map((one) => judge(one, context));
   const { allowed, hidden } = sift(judged, context);
-  const chosen = chooseSteps(allowed, today);
+  const chosen = chooseSteps(allowed, today, lead?.cause.id ?? null);
   const verdict = verdictOf(lead, chosen, today);
   const named =
     verdict === 'find-out'

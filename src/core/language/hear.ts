@@ -69,6 +69,14 @@ function toCandidate(
   };
 }
 
+/** Parts that people do not keep apart in speech. */
+const REGION: Partial<Record<Finding['part'], string>> = {
+  needle: 'leaf',
+  trunk: 'stem',
+  bulb: 'root',
+};
+const regionOf = (part: Finding['part']): string => REGION[part] ?? part;
+
 /**
  * Words that belong to a longer phrase do not by themselves tell of something else: "bags hanging" is no hanging
  * leaf. On the same part of the plant they may, as in "yellow spots".
@@ -77,7 +85,7 @@ function withoutUsedWords(candidates: readonly Candidate[]): readonly Candidate[
   const usedBy = (longer: Candidate, { positions, part, finding }: Candidate): boolean =>
     longer.finding !== finding &&
     longer.positions.length > positions.length &&
-    (positions.length === 1 || longer.part !== part) &&
+    regionOf(longer.part) !== regionOf(part) &&
     positions.every((position) => longer.positions.includes(position));
   return candidates.filter((one) => !candidates.some((other) => usedBy(other, one)));
 }
