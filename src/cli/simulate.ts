@@ -149,9 +149,8 @@ for (let n = 0; n < CASES; n++) {
         loss: total.loss + loss,
         settled: total.settled + Number(settled),
       });
-    if (name === 'value of the advice')
-      for (const posterior of posteriors)
-        calibration.add(network, posterior, enquirer.truth.hypothesis);
+    for (const posterior of posteriors)
+      calibration.add(network, posterior, enquirer.truth.hypothesis);
   }
 }
 console.log(`${CASES} simulated enquiries, seed fixed`);
@@ -163,6 +162,6 @@ for (const [name, { asked, seconds, loss, settled }] of totals) {
   );
 }
 console.log(
-  'calibration of causes, before the first question and after every answer of the value-based ones',
+  'calibration of causes, before the first question and after every answer, however questions were chosen',
 );
 calibration.print();

@@ -19,6 +19,14 @@ export type Verdict = (typeof VERDICTS)[number];
 export interface Lead {
   readonly cause: Cause;
   readonly probability: number;
+  /** Probability of the likeliest other cause. */
+  readonly next: number;
+}
+
+function likeliestBut({ causes }: Posterior, position: number): number {
+  let next = 0;
+  for (let i = 0; i < causes.length; i++) if (i !== position) next = Math.max(next, causes[i] ?? 0);
+  return next;
 }
 
 /** The likeliest cause of the likeliest explanation. */
@@ -29,14 +37,24 @@ export function leadOf(network: Network, posterior: Posterior): Lead | null {
     .map((position) => ({
       cause: network.causes[position],
       probability: posterior.causes[position] ?? 0,
+      next: likeliestBut(posterior, position),
     }))
     .filter((lead): lead is Lead => lead.cause !== undefined)
     .sort((a, b) => b.probability - a.probability);
   return leads[0] ?? null;
 }
 
-/** Below this the lead is a guess and the advice is to find out. */
+/** Below this the lead is a guess, unless it stands clear of all others. */
 const LEAST_TO_ADVISE = 0.3;
+/** A lead this many times likelier than the next cause stands clear, down to the least share that may. */
+const CLEAR_OF_NEXT = 2.5;
+const LEAST_CLEAR = 0.12;
+
+/** Whether enough speaks for the lead to advise on it; else the advice is to find out first. */
+function isAdvisable({ probability, next }: Lead): boolean {
+  if (probability >= LEAST_TO_ADVISE) return true;
+  return probability >= LEAST_CLEAR && probability >= CLEAR_OF_NEXT * next;
+}
 /** Share of all the good a plan does that must be possible now, for "act now". */
 const ENOUGH_NOW = 0.4;
 /** Longest wait for a window that still counts as waiting; beyond it this year is lost. */
@@ -57,7 +75,7 @@ function whenTreatable(steps: readonly Chosen[], today: Day): 'act-now' | 'wait'
 
 /** What the advice comes to, from the lead and the chosen steps. */
 export function verdictOf(lead: Lead | null, steps: readonly Chosen[], today: Day): Verdict {
-  if (!lead || lead.probability < LEAST_TO_ADVISE) return 'find-out';
+  if (!lead || !isAdvisable(lead)) return 'find-out';
   if (lead.cause.leave !== undefined || lead.cause.category === 'normal') return 'leave';
   if (steps.length === 0) return 'find-out';
   const best = steps.reduce((a, b) => (b.gain > a.gain ? b : a));
