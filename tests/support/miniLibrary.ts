@@ -1,5 +1,9 @@
 import { compileLibrary, type Compiled } from '../../src/core/knowledge/compile.ts';
-import { readLibrary, type KnowledgeFile } from '../../src/core/knowledge/read.ts';
+import {
+  readLibrary,
+  type KnowledgeFile,
+  type ReadLibrary,
+} from '../../src/core/knowledge/read.ts';
 
 /** A cause of a small library: how often it shows each finding. */
 export interface MiniCause {
@@ -49,14 +53,16 @@ const file = (name: string, content: unknown): KnowledgeFile => ({
   text: JSON.stringify(content),
 });
 
-/** A library with one plant, `fern`, for tests of the core. Throws when its parts do not fit the schema. */
-export function miniLibrary(
+const FERN = { id: 'fern', name: 'Fern', source: 'judgement' };
+
+/** A library with one plant, `fern`, for tests, as it is read. Throws when its parts do not fit the schema. */
+export function readMini(
   findings: readonly MiniFinding[],
   causes: readonly MiniCause[],
   more: Readonly<Record<string, unknown>> = {},
-): Compiled {
+): ReadLibrary {
   const read = readLibrary([
-    file('plants/a.yaml', [{ id: 'fern', name: 'Fern', source: 'judgement' }]),
+    file('plants/a.yaml', more['plants/a.yaml'] ?? [FERN]),
     file('places/a.yaml', [REFERENCE_PLACE]),
     file(
       'findings/a.yaml',
@@ -77,8 +83,15 @@ export function miniLibrary(
         ...extra,
       })),
     ),
-    ...Object.entries(more).map(([name, content]) => file(name, content)),
+    ...Object.entries(more)
+      .filter(([name]) => name !== 'plants/a.yaml')
+      .map(([name, content]) => file(name, content)),
   ]);
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return compileLibrary(read.value.library);
+  return read.value;
+}
+
+/** The library of {@link readMini}, compiled. */
+export function miniLibrary(...parts: Parameters<typeof readMini>): Compiled {
+  return compileLibrary(readMini(...parts).library);
 }

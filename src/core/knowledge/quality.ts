@@ -52,8 +52,9 @@ function hasTiming(cause: Cause, library: Compiled): boolean {
 function checkCause(cause: Cause, library: Compiled, report: Report): void {
   checkFindings(cause, library, report);
   const harmless = cause.category === 'normal' || cause.leave !== undefined;
-  const { pace: _, ...harms } = cause.harm;
-  if (!harmless && Object.values(harms).every((harm) => harm === 'none'))
+  const { looks, yield: crop, plant, neighbours, people } = cause.harm;
+  const harms = [looks, crop, plant, neighbours, people];
+  if (!harmless && harms.every((harm) => harm === 'none'))
     report(cause.id, 'harm', 'say what harm it does, or under "leave" why it may be left');
   if (!hasTiming(cause, library))
     report(

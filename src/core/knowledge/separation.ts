@@ -23,30 +23,36 @@ export function alikeness(a: Strengths, b: Strengths): number {
   return ofA > 0 && ofB > 0 ? both / Math.sqrt(ofA * ofB) : 0;
 }
 
-/** For each plant that has two causes or more its weakest-separated pair, the weakest first. */
-export function weakestPairs(library: Compiled): readonly WeakPair[] {
-  const known = new Map<string, number>();
-  const between = (a: CauseId, b: CauseId): number => {
-    const key = `${a} ${b}`;
-    const found = known.get(key);
-    if (found !== undefined) return found;
-    const value = alikeness(
-      library.strengths.get(a) ?? new Map(),
-      library.strengths.get(b) ?? new Map(),
-    );
-    known.set(key, value);
+/** The alikeness of two causes by their numbers, each pair worked out once. */
+function alikenessTable(strengths: readonly Strengths[]): (a: number, b: number) => number {
+  const count = strengths.length;
+  const known = new Float64Array(count * count).fill(NaN);
+  return (a, b) => {
+    const at = a * count + b;
+    const found = known[at] ?? NaN;
+    if (!Number.isNaN(found)) return found;
+    const value = alikeness(strengths[a] ?? new Map(), strengths[b] ?? new Map());
+    known[at] = value;
     return value;
   };
+}
+
+/** For each plant that has two causes or more its weakest-separated pair, the weakest first. */
+export function weakestPairs(library: Compiled): readonly WeakPair[] {
+  const ids = [...library.strengths.keys()];
+  const number = new Map(ids.map((id, i) => [id, i]));
+  const between = alikenessTable([...library.strengths.values()]);
   const weakest = [...library.plants.keys()].flatMap((plant): WeakPair[] => {
-    const causes = [...library.hosting(plant).keys()].sort();
-    let worst: WeakPair | null = null;
-    causes.forEach((first, i) => {
+    const causes = [...library.hosting(plant).keys()].map((id) => number.get(id) ?? 0);
+    causes.sort((a, b) => a - b);
+    let worst = { first: -1, second: -1, alike: -1 };
+    for (const [i, first] of causes.entries())
       for (const second of causes.slice(i + 1)) {
         const alike = between(first, second);
-        if (!worst || alike > worst.alike) worst = { plant, first, second, alike };
+        if (alike > worst.alike) worst = { first, second, alike };
       }
-    });
-    return worst ? [worst] : [];
+    const [first, second] = [ids[worst.first], ids[worst.second]];
+    return first && second ? [{ plant, first, second, alike: worst.alike }] : [];
   });
   return weakest.sort((a, b) => b.alike - a.alike);
 }

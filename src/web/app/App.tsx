@@ -2,6 +2,12 @@ import { Route, Routes } from 'react-router';
 import { styled } from 'styled-components';
 import { CasePage } from '../screens/case/CasePage.tsx';
 import { Desk } from '../screens/desk/Desk.tsx';
+import { CausePage, Missing } from '../screens/library/CausePage.tsx';
+import { ComparePage } from '../screens/library/ComparePage.tsx';
+import { Library } from '../screens/library/Library.tsx';
+import { CarePage, FindingPage, PlacePage, TreatmentPage } from '../screens/library/OtherPages.tsx';
+import { PlantPage } from '../screens/library/PlantPage.tsx';
+import { Sources } from '../screens/library/Sources.tsx';
 import { Header } from './Header.tsx';
 import { NotFound } from './NotFound.tsx';
 
@@ -19,6 +25,17 @@ export function App() {
       <Routes>
         <Route path="/" element={<Desk />} />
         <Route path="/case/:id" element={<CasePage />} />
+        <Route path="/library" element={<Library />}>
+          <Route index element={<Sources />} />
+          <Route path="cause/:id" element={<CausePage />} />
+          <Route path="plant/:id" element={<PlantPage />} />
+          <Route path="finding/:id" element={<FindingPage />} />
+          <Route path="treatment/:id" element={<TreatmentPage />} />
+          <Route path="care/:id" element={<CarePage />} />
+          <Route path="place/:id" element={<PlacePage />} />
+          <Route path="compare/:first/:second" element={<ComparePage />} />
+          <Route path="*" element={<Missing />} />
+        </Route>
         <Route path="*" element={<NotFound />} />
       </Routes>
     </Frame>

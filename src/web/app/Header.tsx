@@ -1,4 +1,4 @@
-import { Link } from 'react-router';
+import { Link, NavLink } from 'react-router';
 import { styled } from 'styled-components';
 import { Button } from '../kit/Button.tsx';
 import { useAppSelector } from '../store/store.ts';
@@ -26,12 +26,33 @@ const Brand = styled(Link)`
     height: 22px;
   }
 `;
+const Screens = styled.nav`
+  display: flex;
+  gap: 4px;
+  & a {
+    padding: 4px 10px;
+    color: var(--ink);
+    text-decoration: none;
+    border-bottom: 2px solid transparent;
+  }
+  & a:hover {
+    background: var(--teal-wash);
+  }
+  & a[aria-current='page'] {
+    border-bottom-color: var(--teal);
+    font-weight: 600;
+  }
+`;
 const Where = styled.span`
   color: var(--quiet);
   margin-left: auto;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 `;
 
-/** The thin bar on top: home, the clinic and its day, the theme. */
+/** The thin bar on top: home, the screens, the clinic and its day, the theme. */
 export function Header() {
   const clinic = useAppSelector((state) => state.desk.clinic);
   const [theme, turn] = useTheme();
@@ -41,6 +62,12 @@ export function Header() {
         <img src="/mark.svg" alt="" />
         Sounding
       </Brand>
+      <Screens aria-label="Screens">
+        <NavLink to="/" end>
+          Desk
+        </NavLink>
+        <NavLink to="/library">Library</NavLink>
+      </Screens>
       <Where>{clinic ? `${clinic.name}, ${clinic.region} · ${longDate(clinic.today)}` : ''}</Where>
       <Button kind="quiet" onPress={turn}>
         {theme === 'light' ? 'Dark' : 'Light'}

@@ -1,7 +1,7 @@
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
 import { fail, type Result } from '../../core/result.ts';
-import type { Library } from '../../core/knowledge/schema/library.ts';
+import { fetchLibrary } from '../library/fetchLibrary.ts';
 import type { FromWorker, PlantChoice, ToWorker } from './messages.ts';
 
 type Answer = Result<ConsultResponse, Problem>;
@@ -48,9 +48,7 @@ class ConsultClient {
   }
 
   async #start(): Promise<readonly PlantChoice[]> {
-    const response = await fetch('/api/knowledge');
-    if (!response.ok) throw new Error(`knowledge: ${response.status}`);
-    const library = (await response.json()) as Library;
+    const library = await fetchLibrary();
     const worker = new Worker(new URL('./consult.worker.ts', import.meta.url), { type: 'module' });
     this.#worker = worker;
     return new Promise((resolve, reject) => {

@@ -1,4 +1,5 @@
 import { Button } from 'react-aria-components';
+import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 
@@ -140,9 +141,13 @@ function CauseDetail({ cause }: { readonly cause: Cause }) {
       )}
       {cause.lookAlikes.map(({ id, name, tells }) => (
         <p key={id}>
-          <b>Not {name.toLowerCase()}?</b> {tells}
+          <b>Not {name.toLowerCase()}?</b> {tells}{' '}
+          <Link to={`/library/compare/${cause.id}/${id}`}>Side by side</Link>
         </p>
       ))}
+      <Link to={`/library/${cause.category === 'care' ? 'care' : 'cause'}/${cause.id}`}>
+        All about it in the Library
+      </Link>
     </Detail>
   );
 }

@@ -1,0 +1,78 @@
+import { miniLibrary, readMini } from '../../../tests/support/miniLibrary.ts';
+import { checkQuality } from './quality.ts';
+import { alikeness, weakestPairs } from './separation.ts';
+
+const FINDINGS = ['f1', 'f2', 'f3', 'f4', 'f5', 'f6'].map((id) => ({ id }));
+const SOUND = {
+  lookAlikes: [{ id: 'b', tells: 'The other shows f5.' }],
+  timing: 'none',
+  harm: { looks: 'slight' },
+};
+const shows = (...ids: string[]): Record<string, string> =>
+  Object.fromEntries(ids.map((id) => [id, 'usual']));
+const B = {
+  id: 'b',
+  findings: shows('f2', 'f3', 'f4', 'f5'),
+  extra: { ...SOUND, lookAlikes: [{ id: 'a', tells: 'That one shows f1.' }] },
+};
+const PLANTS = {
+  'plants/a.yaml': [{ id: 'fern', name: 'Fern', rank: 'group', source: 'practice' }],
+};
+
+function issuesOf(findings: Record<string, string>, extra: Record<string, unknown>) {
+  const causes = [{ id: 'a', findings, extra: { ...SOUND, ...extra } }, B];
+  const read = readMini(FINDINGS, causes, PLANTS);
+  return checkQuality(read, miniLibrary(FINDINGS, causes, PLANTS)).map(
+    ({ id, field }) => `${id} ${field}`,
+  );
+}
+
+it('finds nothing wrong with a cause that has all an advisor needs', () => {
+  expect(issuesOf(shows('f1', 'f2', 'f3', 'f6'), {})).toEqual([]);
+});
+
+it.each([
+  ['too few findings', shows('f1', 'f2', 'f6'), {}, 'a findings'],
+  ['findings that are never shown', { ...shows('f1', 'f2', 'f6'), f3: 'never' }, {}, 'a findings'],
+  ['no look-alike', shows('f1', 'f2', 'f3', 'f6'), { lookAlikes: [] }, 'a lookAlikes'],
+  ['nothing that tells it from its look-alike', B.findings, {}, 'a lookAlikes'],
+  ['the same findings as another', B.findings, {}, 'a findings'],
+  [
+    'no harm and no reason to leave it',
+    shows('f1', 'f2', 'f3', 'f6'),
+    { harm: {}, leave: undefined },
+    'a harm',
+  ],
+  ['no timing', shows('f1', 'f2', 'f3', 'f6'), { timing: undefined }, 'a timing'],
+])('reports %s', (_name, findings, extra, expected) => {
+  expect(issuesOf(findings, extra)).toContain(expected);
+});
+
+it('asks of a plant that enough reaches it, and a normal look', () => {
+  const plants = { 'plants/a.yaml': [{ id: 'fern', name: 'Fern', source: 'practice' }] };
+  const causes = [{ id: 'a', findings: shows('f1', 'f2', 'f3', 'f6'), extra: SOUND }, B];
+  const read = readMini(FINDINGS, causes, plants);
+  const issues = checkQuality(read, miniLibrary(FINDINGS, causes, plants));
+  expect(issues.map(({ field }) => field)).toEqual(['causes', 'normalLooks']);
+});
+
+it('measures how alike two causes are as the cosine of what they show', () => {
+  const one = new Map(Object.entries({ x: 0.9, y: 0.3 }));
+  const strengths = (list: Map<string, number>) =>
+    list as unknown as Parameters<typeof alikeness>[0];
+  expect(alikeness(strengths(one), strengths(one))).toBeCloseTo(1, 12);
+  expect(alikeness(strengths(one), strengths(new Map([['z', 1]])))).toBe(0);
+  const other = new Map(Object.entries({ x: 0.3, y: 0.9 }));
+  expect(alikeness(strengths(one), strengths(other))).toBeCloseTo(0.54 / 0.9, 12);
+});
+
+it('finds for each plant the pair that is least told apart', () => {
+  const library = miniLibrary(FINDINGS, [
+    { id: 'a', findings: shows('f1', 'f2') },
+    { id: 'b', findings: shows('f1', 'f2', 'f3') },
+    { id: 'c', findings: shows('f4', 'f5') },
+  ]);
+  const [weakest] = weakestPairs(library);
+  expect([weakest?.first, weakest?.second]).toEqual(['a', 'b']);
+  expect(weakest?.alike).toBeCloseTo(Math.sqrt(2 / 3), 12);
+});

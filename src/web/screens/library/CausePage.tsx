@@ -1,0 +1,203 @@
+import { Link, useOutletContext, useParams } from 'react-router';
+import { FREQUENCY, type Frequency } from '../../../core/knowledge/scale.ts';
+import type { Cause } from '../../../core/knowledge/schema/cause.ts';
+import type { FindingId, PlantId, TreatmentId } from '../../../core/knowledge/schema/common.ts';
+import { Notice } from '../../kit/Notice.tsx';
+import type { Shelf } from '../../library/shelf.ts';
+import { Facts, Halves, Quiet, ShareBar, Sheet } from './parts.tsx';
+import type { Reading } from './useShelf.ts';
+import { capital, harmInWords, ruleInWords, sourceInWords, spaced } from './words.ts';
+import { YearStrip, type StripRow } from './YearStrip.tsx';
+
+function findingName(shelf: Shelf, id: FindingId): string {
+  return shelf.library.findings.find((one) => one.id === id)?.label ?? id;
+}
+const treatmentOf = (shelf: Shelf, id: TreatmentId) =>
+  shelf.library.treatments.find((one) => one.id === id);
+
+/** The lines of a cause's year: when it is seen, its stages, and what has a window of its own. */
+function stripRows(shelf: Shelf, cause: Cause): readonly StripRow[] {
+  const stages = cause.stages.map(({ name, when }) => ({
+    name,
+    rule: when,
+    kind: 'cause' as const,
+  }));
+  const steps = cause.treatments.flatMap(({ use, when }) => {
+    const treatment = treatmentOf(shelf, use);
+    const rule = when ?? treatment?.when;
+    return treatment && rule !== undefined && rule.kind !== 'any'
+      ? [{ name: treatment.name, rule, kind: 'treatment' as const }]
+      : [];
+  });
+  return [{ name: 'Seen', rule: cause.seen, kind: 'cause' }, ...stages, ...steps];
+}
+
+function Shows({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause }) {
+  const list = (Object.entries(cause.findings) as [FindingId, Frequency][]).sort(
+    (a, b) => FREQUENCY[b[1]] - FREQUENCY[a[1]],
+  );
+  return (
+    <section>
+      <h2>What it shows</h2>
+      <Facts>
+        <tbody>
+          {list.map(([id, word]) => (
+            <tr key={id}>
+              <th scope="row">
+                <Link to={`/library/finding/${id}`}>{findingName(shelf, id)}</Link>
+              </th>
+              <td>
+                <ShareBar share={FREQUENCY[word]} />
+                {spaced(word)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Facts>
+    </section>
+  );
+}
+
+function Plants({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause }) {
+  const names = new Map(shelf.library.plants.map(({ id, name }) => [id, name]));
+  const byWord = new Map<string, PlantId[]>();
+  for (const [id, word] of Object.entries(cause.hosts) as [PlantId, string][])
+    byWord.set(word, [...(byWord.get(word) ?? []), id]);
+  return (
+    <section>
+      <h2>On which plants</h2>
+      <Facts>
+        <tbody>
+          {['very', 'usual', 'less', 'seldom', 'immune'].flatMap((word) => {
+            const list = byWord.get(word);
+            if (!list) return [];
+            return [
+              <tr key={word}>
+                <th scope="row">
+                  <Quiet>{word === 'immune' ? 'not on' : capital(word)}</Quiet>
+                </th>
+                <td>
+                  {list.map((id, i) => (
+                    <span key={id}>
+                      {i > 0 && ', '}
+                      <Link to={`/library/plant/${id}`}>{names.get(id) ?? id}</Link>
+                    </span>
+                  ))}
+                </td>
+              </tr>,
+            ];
+          })}
+        </tbody>
+      </Facts>
+    </section>
+  );
+}
+
+function WhatToDo({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause }) {
+  return (
+    <section>
+      <h2>What helps</h2>
+      {cause.leave !== undefined && <p>{cause.leave}</p>}
+      <Facts>
+        <tbody>
+          {cause.treatments.map(({ use, effect, when, text }) => {
+            const treatment = treatmentOf(shelf, use);
+            const rule = when ?? treatment?.when;
+            return (
+              <tr key={use}>
+                <th scope="row">
+                  <Link to={`/library/treatment/${use}`}>{treatment?.name ?? use}</Link>
+                  <br />
+                  <Quiet>
+                    {effect} effect{rule && rule.kind !== 'any' ? `; ${ruleInWords(rule)}` : ''}
+                  </Quiet>
+                </th>
+                <td>{text ?? treatment?.text}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </Facts>
+    </section>
+  );
+}
+
+function LookAlikes({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause }) {
+  return (
+    <section>
+      <h2>Easily taken for</h2>
+      {cause.lookAlikes.length === 0 && <p>Nothing else in the library.</p>}
+      {cause.lookAlikes.map(({ id, tells }) => (
+        <p key={id}>
+          <Link to={`/library/cause/${id}`}>{shelf.causes.get(id)?.name ?? id}</Link>: {tells}{' '}
+          <Link to={`/library/compare/${cause.id}/${id}`}>Side by side</Link>
+        </p>
+      ))}
+    </section>
+  );
+}
+
+/** All that the library holds about one cause. */
+export function CausePage() {
+  const { shelf, almanac, today } = useOutletContext<Reading>();
+  const cause = shelf.causes.get(useParams().id ?? '');
+  if (!cause) return <Missing />;
+  return (
+    <Sheet>
+      <header>
+        <h1>{cause.name}</h1>
+        <Quiet>
+          {cause.scientific !== undefined && <i>{cause.scientific} · </i>}
+          {cause.category} · {spaced(cause.common)}
+          {cause.aliases.length > 0 && ` · also ${cause.aliases.join(', ')}`}
+        </Quiet>
+      </header>
+      <p>{cause.say}</p>
+      <section>
+        <h2>Its year at the clinic</h2>
+        <YearStrip rows={stripRows(shelf, cause)} almanac={almanac} today={today} />
+      </section>
+      <Halves>
+        <Shows shelf={shelf} cause={cause} />
+        <LookAlikes shelf={shelf} cause={cause} />
+      </Halves>
+      <WhatToDo shelf={shelf} cause={cause} />
+      <Halves>
+        <section>
+          <h2>Harm if left</h2>
+          <p>{harmInWords(cause.harm)}</p>
+          {cause.leadsTo.map((id) => (
+            <p key={id}>
+              It invites <Link to={`/library/cause/${id}`}>{shelf.causes.get(id)?.name ?? id}</Link>
+              .
+            </p>
+          ))}
+          {cause.expect !== undefined && <p>{cause.expect}</p>}
+          {cause.confirm !== undefined && <p>To be sure: {cause.confirm}</p>}
+          {cause.cautions.map((text) => (
+            <p key={text}>Mind: {text}</p>
+          ))}
+          {cause.avoid.map(({ text, why }) => (
+            <p key={text}>
+              Not: {text}. {why}
+            </p>
+          ))}
+        </section>
+        <Plants shelf={shelf} cause={cause} />
+      </Halves>
+      <Quiet>Source: {sourceInWords(cause.source, shelf.library.sources)}</Quiet>
+    </Sheet>
+  );
+}
+
+/** An address of the Library that leads nowhere. */
+export function Missing() {
+  return (
+    <Sheet>
+      <Notice tone="caution">
+        The library has no page of that name. It may be from an older version; search for it on the
+        left.
+      </Notice>
+    </Sheet>
+  );
+}

@@ -1,0 +1,96 @@
+import { Link, useOutletContext, useParams } from 'react-router';
+import { styled } from 'styled-components';
+import { FREQUENCY, type Frequency } from '../../../core/knowledge/scale.ts';
+import type { Cause } from '../../../core/knowledge/schema/cause.ts';
+import type { FindingId } from '../../../core/knowledge/schema/common.ts';
+import { Missing } from './CausePage.tsx';
+import { Facts, Quiet, ShareBar, Sheet } from './parts.tsx';
+import type { Reading } from './useShelf.ts';
+import { harmInWords, spaced } from './words.ts';
+import { YearStrip } from './YearStrip.tsx';
+
+const Pair = styled(Facts)`
+  table-layout: fixed;
+  & tr[data-tells='yes'] th {
+    font-weight: 600;
+  }
+  & tr[data-tells='yes'] th::before {
+    content: '≠ ';
+    color: var(--teal);
+  }
+  & td {
+    border-left: 1px solid var(--hairline);
+    padding-left: 12px;
+  }
+`;
+
+/** So much more often, as a probability, makes a finding tell two causes apart. */
+const TELLS = 0.35;
+
+const wordFor = (cause: Cause, id: FindingId): Frequency => cause.findings[id] ?? 'never';
+const share = (cause: Cause, id: FindingId): number => FREQUENCY[wordFor(cause, id)];
+
+/** Two causes side by side: what tells them apart first, then what they share. */
+export function ComparePage() {
+  const { shelf, almanac, today } = useOutletContext<Reading>();
+  const { first, second } = useParams();
+  const [a, b] = [shelf.causes.get(first ?? ''), shelf.causes.get(second ?? '')];
+  if (!a || !b) return <Missing />;
+  const labels = new Map(shelf.library.findings.map(({ id, label }) => [id, label]));
+  const ids = [...new Set([...Object.keys(a.findings), ...Object.keys(b.findings)])] as FindingId[];
+  const apart = (id: FindingId): number => Math.abs(share(a, id) - share(b, id));
+  const rows = ids
+    .filter((id) => Math.max(share(a, id), share(b, id)) > 0)
+    .sort((x, y) => apart(y) - apart(x));
+  const tells = [
+    ...a.lookAlikes.filter(({ id }) => id === b.id),
+    ...b.lookAlikes.filter(({ id }) => id === a.id),
+  ];
+  return (
+    <Sheet>
+      <h1>
+        {a.name} or {b.name.toLowerCase()}
+      </h1>
+      {tells.map(({ tells: text }) => (
+        <p key={text}>{text}</p>
+      ))}
+      <Pair>
+        <thead>
+          <tr>
+            <th scope="col">What is seen</th>
+            {[a, b].map(({ id, name }) => (
+              <th key={id} scope="col">
+                <Link to={`/library/cause/${id}`}>{name}</Link>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((id) => (
+            <tr key={id} data-tells={apart(id) >= TELLS ? 'yes' : 'no'}>
+              <th scope="row">{labels.get(id) ?? id}</th>
+              {[a, b].map((cause) => (
+                <td key={cause.id}>
+                  <ShareBar share={share(cause, id)} />
+                  {spaced(wordFor(cause, id))}
+                </td>
+              ))}
+            </tr>
+          ))}
+          <tr data-tells="no">
+            <th scope="row">Harm if left</th>
+            {[a, b].map((cause) => (
+              <td key={cause.id}>{harmInWords(cause.harm)}</td>
+            ))}
+          </tr>
+        </tbody>
+      </Pair>
+      <YearStrip
+        rows={[a, b].map((cause) => ({ name: cause.name, rule: cause.seen, kind: 'cause' }))}
+        almanac={almanac}
+        today={today}
+      />
+      <Quiet>≠ marks what one of them shows far more often than the other.</Quiet>
+    </Sheet>
+  );
+}

@@ -1,0 +1,174 @@
+import { useEffect, useMemo, useState } from 'react';
+import { Label, SearchField, ToggleButton, ToggleButtonGroup } from 'react-aria-components';
+import { NavLink, Outlet, useLocation } from 'react-router';
+import { styled } from 'styled-components';
+import { TextBox } from '../../kit/fields.tsx';
+import { Key } from '../../kit/Key.tsx';
+import { Notice } from '../../kit/Notice.tsx';
+import { useKeys } from '../../kit/useKeys.ts';
+import { SHELVES, type Found, type Shelf, type ShelfName } from '../../library/shelf.ts';
+import { useShelf } from './useShelf.ts';
+
+const Page = styled.main`
+  display: grid;
+  grid-template-columns: 300px minmax(0, 1fr);
+  min-height: 0;
+  @media (max-width: 760px) {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: 38% minmax(0, 1fr);
+  }
+`;
+const Side = styled.nav`
+  display: grid;
+  grid-template-rows: auto auto minmax(0, 1fr);
+  gap: 10px;
+  min-height: 0;
+  padding: 14px 0 0 16px;
+  border-right: 1px solid var(--hairline);
+`;
+const Kinds = styled(ToggleButtonGroup)`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 2px;
+`;
+const Kind = styled(ToggleButton)`
+  padding: 3px 8px;
+  border: 0;
+  border-bottom: 2px solid transparent;
+  background: transparent;
+  color: var(--ink);
+  font: inherit;
+  font-size: 14px;
+  cursor: pointer;
+  &[data-selected] {
+    border-bottom-color: var(--teal);
+    font-weight: 600;
+  }
+`;
+const Search = styled(SearchField)`
+  padding-right: 14px;
+  & label {
+    display: block;
+    font-size: 13px;
+    color: var(--quiet);
+    margin-bottom: 3px;
+  }
+`;
+const List = styled.ul`
+  overflow: auto;
+  & a {
+    display: block;
+    padding: 4px 14px 4px 8px;
+    border-left: 3px solid transparent;
+    color: var(--ink);
+    text-decoration: none;
+  }
+  & a:hover {
+    background: var(--teal-wash);
+  }
+  & a[aria-current='page'] {
+    border-left-color: var(--teal);
+    background: var(--teal-wash);
+    font-weight: 600;
+  }
+  & i {
+    display: block;
+    color: var(--quiet);
+    font-size: 13px;
+    font-weight: 400;
+  }
+`;
+
+const NAMES: Readonly<Record<ShelfName, string>> = {
+  cause: 'Causes',
+  plant: 'Plants',
+  finding: 'Findings',
+  treatment: 'Treatments',
+  care: 'Care',
+  place: 'Places',
+};
+
+const isShelf = (word: unknown): word is ShelfName => SHELVES.some((name) => name === word);
+
+function listOf(shelf: Shelf, kind: ShelfName, text: string): readonly Found[] {
+  const found = text.trim() === '' ? shelf.all : shelf.search(text);
+  return found.filter((one) => one.shelf === kind);
+}
+
+/** Everything the library holds, to read: a list with a search on the left, the page chosen on the right. */
+export function Library() {
+  const { reading, failed } = useShelf();
+  const first = useLocation().pathname.split('/')[2];
+  const [kind, setKind] = useState<ShelfName>(isShelf(first) ? first : 'cause');
+  const [text, setText] = useState('');
+  useEffect(() => {
+    document.title = 'Library - Sounding';
+  }, []);
+  useEffect(() => {
+    if (isShelf(first)) setKind(first);
+  }, [first]);
+  useKeys({ '/': () => document.getElementById('library-search')?.focus() });
+  const list = useMemo(
+    () => (reading ? listOf(reading.shelf, kind, text) : []),
+    [reading, kind, text],
+  );
+  return (
+    <Page>
+      <Side aria-label="Library">
+        <Search value={text} onChange={setText}>
+          <Label>
+            Search <Key>/</Key>
+          </Label>
+          <TextBox id="library-search" placeholder="a name, an old name, a sign" />
+        </Search>
+        <Kinds
+          aria-label="What to list"
+          selectionMode="single"
+          disallowEmptySelection
+          selectedKeys={[kind]}
+          onSelectionChange={(keys) => {
+            const [next] = [...keys];
+            if (isShelf(next)) setKind(next);
+          }}
+        >
+          {SHELVES.map((name) => (
+            <Kind key={name} id={name}>
+              {NAMES[name]}
+            </Kind>
+          ))}
+        </Kinds>
+        <List>
+          {list.map(({ shelf, id, name, more }) => (
+            <li key={id}>
+              <NavLink to={`/library/${shelf}/${id}`}>
+                {name}
+                {more !== '' && <i>{more}</i>}
+              </NavLink>
+            </li>
+          ))}
+          {reading && list.length === 0 && (
+            <li>
+              <Notice>
+                None of the {NAMES[kind].toLowerCase()} answers to that. Try fewer letters, or
+                another kind above.
+              </Notice>
+            </li>
+          )}
+        </List>
+      </Side>
+      {reading ? (
+        <Outlet context={reading} />
+      ) : (
+        <div>
+          {failed ? (
+            <Notice tone="caution">
+              The library could not be loaded. Check the connection and reload the page.
+            </Notice>
+          ) : (
+            <Notice>Fetching the library.</Notice>
+          )}
+        </div>
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,251 @@
+import { Link, useOutletContext, useParams } from 'react-router';
+import { FREQUENCY } from '../../../core/knowledge/scale.ts';
+import { Missing } from './CausePage.tsx';
+import { Facts, Quiet, ShareBar, Sheet } from './parts.tsx';
+import type { Reading } from './useShelf.ts';
+import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
+import { YearStrip } from './YearStrip.tsx';
+
+/** One finding: how to ask for it, and which causes show it. */
+export function FindingPage() {
+  const { shelf } = useOutletContext<Reading>();
+  const { id } = useParams();
+  const { library } = shelf;
+  const finding = library.findings.find((one) => one.id === id);
+  if (!finding) return <Missing />;
+  const showing = library.causes
+    .flatMap((cause) => {
+      const word = cause.findings[finding.id];
+      return word === undefined || FREQUENCY[word] === 0 ? [] : [{ cause, word }];
+    })
+    .sort((a, b) => FREQUENCY[b.word] - FREQUENCY[a.word]);
+  const general = library.findings.filter((one) => finding.isA.includes(one.id));
+  return (
+    <Sheet>
+      <header>
+        <h1>{finding.label}</h1>
+        <Quiet>
+          {finding.part} · {finding.kind} · seen without any of these causes: {finding.background}
+        </Quiet>
+      </header>
+      <p>{finding.question}</p>
+      {finding.how !== undefined && <p>{finding.how}</p>}
+      {general.map((one) => (
+        <p key={one.id}>
+          A kind of <Link to={`/library/finding/${one.id}`}>{one.label.toLowerCase()}</Link>.
+        </p>
+      ))}
+      <section>
+        <h2>
+          Causes that show it <Quiet>{showing.length}</Quiet>
+        </h2>
+        <Facts>
+          <tbody>
+            {showing.map(({ cause, word }) => (
+              <tr key={cause.id}>
+                <th scope="row">
+                  <Link to={`/library/cause/${cause.id}`}>{cause.name}</Link>
+                </th>
+                <td>
+                  <ShareBar share={FREQUENCY[word]} />
+                  {spaced(word)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Facts>
+      </section>
+      <Quiet>Source: {sourceInWords(finding.source, library.sources)}</Quiet>
+    </Sheet>
+  );
+}
+
+const WHO = {
+  anyone: 'Anyone',
+  arborist: 'A certified arborist',
+  licensed: 'A licensed applicator',
+  wildlife: 'A wildlife officer or licensed operator',
+  'pest-control': 'A pest-control operator',
+} as const;
+
+/** One treatment: what to do, who may, in which weather, against what. */
+export function TreatmentPage() {
+  const { shelf, almanac, today } = useOutletContext<Reading>();
+  const { id } = useParams();
+  const { library } = shelf;
+  const treatment = library.treatments.find((one) => one.id === id);
+  if (!treatment) return <Missing />;
+  const against = library.causes.flatMap((cause) =>
+    cause.treatments
+      .filter(({ use }) => use === treatment.id)
+      .map(({ effect }) => ({ cause, effect })),
+  );
+  const { limits } = treatment;
+  return (
+    <Sheet>
+      <header>
+        <h1>{treatment.name}</h1>
+        <Quiet>
+          Rung of the ladder: {spaced(treatment.rung)}
+          {treatment.modeOfAction !== undefined && ` · ${treatment.modeOfAction}`}
+        </Quiet>
+      </header>
+      <p>{treatment.text}</p>
+      {treatment.when !== undefined && treatment.when.kind !== 'any' && (
+        <YearStrip
+          rows={[{ name: treatment.name, rule: treatment.when, kind: 'treatment' }]}
+          almanac={almanac}
+          today={today}
+        />
+      )}
+      <Facts>
+        <tbody>
+          <tr>
+            <th scope="row">Who may</th>
+            <td>{WHO[treatment.who]}</td>
+          </tr>
+          <tr>
+            <th scope="row">Effort, money</th>
+            <td>
+              {capital(treatment.effort)}, {treatment.money}
+            </td>
+          </tr>
+          {limits?.maxCelsius !== undefined && (
+            <tr>
+              <th scope="row">Not above</th>
+              <td>{limits.maxCelsius} C</td>
+            </tr>
+          )}
+          {limits?.minCelsius !== undefined && (
+            <tr>
+              <th scope="row">Not below</th>
+              <td>{limits.minCelsius} C</td>
+            </tr>
+          )}
+          {limits?.rainFreeHours !== undefined && (
+            <tr>
+              <th scope="row">Hours without rain</th>
+              <td>{limits.rainFreeHours}</td>
+            </tr>
+          )}
+        </tbody>
+      </Facts>
+      {treatment.cautions.map((text) => (
+        <p key={text}>Mind: {text}</p>
+      ))}
+      <section>
+        <h2>
+          Against <Quiet>{against.length}</Quiet>
+        </h2>
+        <Facts>
+          <tbody>
+            {against.map(({ cause, effect }) => (
+              <tr key={cause.id}>
+                <th scope="row">
+                  <Link to={`/library/cause/${cause.id}`}>{cause.name}</Link>
+                </th>
+                <td>{effect} effect</td>
+              </tr>
+            ))}
+          </tbody>
+        </Facts>
+      </section>
+      <Quiet>
+        No rate stands here: it comes from the label. Source:{' '}
+        {sourceInWords(treatment.source, library.sources)}
+      </Quiet>
+    </Sheet>
+  );
+}
+
+/** One care topic with its steps and their dates here. */
+export function CarePage() {
+  const { shelf, almanac, today } = useOutletContext<Reading>();
+  const { id } = useParams();
+  const topic = shelf.library.careTopics.find((one) => one.id === id);
+  if (!topic) return <Missing />;
+  const dated = topic.steps.flatMap(({ text, when }) =>
+    when === undefined || when.kind === 'any'
+      ? []
+      : [{ name: text, rule: when, kind: 'treatment' as const }],
+  );
+  return (
+    <Sheet>
+      <h1>{topic.name}</h1>
+      <p>{topic.say}</p>
+      {dated.length > 0 && <YearStrip rows={dated} almanac={almanac} today={today} />}
+      <section>
+        <h2>Steps</h2>
+        <Facts>
+          <tbody>
+            {topic.steps.map(({ text, when }) => (
+              <tr key={text}>
+                <td>{text}</td>
+                <td>
+                  <Quiet>{when === undefined ? 'any time' : ruleInWords(when)}</Quiet>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Facts>
+      </section>
+      {topic.avoid.map(({ text, why }) => (
+        <p key={text}>
+          Not: {text}. {why}
+        </p>
+      ))}
+      <Quiet>Source: {sourceInWords(topic.source, shelf.library.sources)}</Quiet>
+    </Sheet>
+  );
+}
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** One reference place with its monthly normals. */
+export function PlacePage() {
+  const { shelf } = useOutletContext<Reading>();
+  const { id } = useParams();
+  const place = shelf.library.places.find((one) => one.id === id);
+  if (!place) return <Missing />;
+  const rows = [
+    ['Warmest of the day, C', place.maxCelsius],
+    ['Coldest of the night, C', place.minCelsius],
+    ['Rain, mm', place.rainMillimetres],
+  ] as const;
+  return (
+    <Sheet>
+      <header>
+        <h1>{place.name}</h1>
+        <Quiet>
+          {place.climate} · {Math.abs(place.latitude)} {place.latitude < 0 ? 'S' : 'N'},{' '}
+          {Math.abs(place.longitude)} {place.longitude < 0 ? 'W' : 'E'} · {place.elevationMetres} m
+        </Quiet>
+      </header>
+      <Facts>
+        <thead>
+          <tr>
+            <th scope="col">Monthly mean</th>
+            {MONTHS.map((month) => (
+              <th key={month} scope="col">
+                {month}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(([name, values]) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              {values.map((value, month) => (
+                <td key={MONTHS[month]} className="figures">
+                  {value}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Facts>
+      <Quiet>Source: {sourceInWords(place.source, shelf.library.sources)}</Quiet>
+    </Sheet>
+  );
+}

@@ -1,0 +1,140 @@
+import { Link, useOutletContext, useParams } from 'react-router';
+import { COMMONNESS } from '../../../core/knowledge/scale.ts';
+import type { Cause } from '../../../core/knowledge/schema/cause.ts';
+import type { Plant } from '../../../core/knowledge/schema/plant.ts';
+import type { Shelf } from '../../library/shelf.ts';
+import { Missing } from './CausePage.tsx';
+import { Facts, Halves, Quiet, Sheet, Stack } from './parts.tsx';
+import type { Reading } from './useShelf.ts';
+import { capital, sourceInWords, spaced } from './words.ts';
+
+/** What can befall a plant, the commonest first, with whether it is about now. */
+function Troubles({
+  title,
+  causes,
+  reading: { almanac, today },
+}: {
+  readonly title: string;
+  readonly causes: readonly (readonly [Cause, number])[];
+  readonly reading: Reading;
+}) {
+  if (causes.length === 0) return null;
+  const weight = ([cause, factor]: readonly [Cause, number]): number =>
+    COMMONNESS[cause.common] * factor;
+  const sorted = [...causes].sort((a, b) => weight(b) - weight(a));
+  return (
+    <section>
+      <h2>
+        {title} <Quiet>{causes.length}</Quiet>
+      </h2>
+      <Facts>
+        <tbody>
+          {sorted.map(([cause]) => (
+            <tr key={cause.id}>
+              <th scope="row">
+                <Link to={`/library/cause/${cause.id}`}>{cause.name}</Link>
+              </th>
+              <td className="short">{spaced(cause.common)}</td>
+              <td className="short">
+                {almanac.daysOutside(cause.seen, today) === 0 ? 'now' : 'not now'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Facts>
+    </section>
+  );
+}
+
+function traitsInWords(shelf: Shelf, plant: Plant): string {
+  const traits = shelf.taxonomy.traits(plant.id);
+  const words = [
+    traits.woody === true ? 'woody' : '',
+    traits.evergreen === true ? 'evergreen' : '',
+    traits.tall === true ? 'grows beyond reach' : '',
+    traits.indoors === true ? 'kept indoors' : '',
+    traits.beeVisited === true ? 'visited by bees' : '',
+    traits.poisonous === true ? 'poisonous' : '',
+    traits.edible !== undefined && traits.edible !== 'none' ? `its ${traits.edible} is eaten` : '',
+  ].filter(Boolean);
+  return words.length > 0 ? `${capital(words.join(', '))}.` : 'Nothing noted.';
+}
+
+/** All that the library holds about one plant or group of plants. */
+export function PlantPage() {
+  const reading = useOutletContext<Reading>();
+  const { shelf } = reading;
+  const { id } = useParams();
+  const plant = shelf.library.plants.find((one) => one.id === id);
+  if (!plant) return <Missing />;
+  const nameOf = (one: string): string =>
+    shelf.library.plants.find((other) => other.id === one)?.name ?? one;
+  const causes = [...shelf.hosting(plant.id)].flatMap(([causeId, factor]) => {
+    const cause = shelf.causes.get(causeId);
+    return cause ? [[cause, factor] as const] : [];
+  });
+  const isNormal = ([cause]: readonly [Cause, number]): boolean => cause.category === 'normal';
+  const care = shelf.careFor(plant.id);
+  const below = shelf.taxonomy.below(plant.id);
+  return (
+    <Sheet>
+      <header>
+        <h1>{plant.name}</h1>
+        <Quiet>
+          {plant.scientific !== undefined && <i>{plant.scientific} · </i>}
+          {shelf.taxonomy
+            .lineage(plant.id)
+            .slice(1)
+            .map((one, i) => (
+              <span key={one}>
+                {i > 0 && ', '}
+                <Link to={`/library/plant/${one}`}>{nameOf(one)}</Link>
+              </span>
+            ))}
+        </Quiet>
+      </header>
+      <p>
+        {plant.names.length > 0 && `Also called ${plant.names.join(', ')}. `}
+        {traitsInWords(shelf, plant)}
+      </p>
+      {below.length > 0 && (
+        <p>
+          Kinds:{' '}
+          {below.map((one, i) => (
+            <span key={one}>
+              {i > 0 && ', '}
+              <Link to={`/library/plant/${one}`}>{nameOf(one)}</Link>
+            </span>
+          ))}
+        </p>
+      )}
+      <Halves>
+        <Troubles
+          title="Troubles"
+          causes={causes.filter((one) => !isNormal(one))}
+          reading={reading}
+        />
+        <Stack>
+          <Troubles
+            title="Looks that are normal"
+            causes={causes.filter(isNormal)}
+            reading={reading}
+          />
+          {care.length > 0 && (
+            <section>
+              <h2>Care</h2>
+              <ul>
+                {care.map((topic) => (
+                  <li key={topic.id}>
+                    <Link to={`/library/care/${topic.id}`}>{topic.name}</Link>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+        </Stack>
+      </Halves>
+      <Quiet>Source: {sourceInWords(plant.source, shelf.library.sources)}</Quiet>
+    </Sheet>
+  );
+}

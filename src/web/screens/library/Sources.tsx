@@ -1,0 +1,52 @@
+import { useOutletContext } from 'react-router';
+import type { Library } from '../../../core/knowledge/schema/library.ts';
+import { Facts, Quiet, Sheet } from './parts.tsx';
+import type { Reading } from './useShelf.ts';
+import { sourceInWords } from './words.ts';
+
+/** How many entries rest on each source. */
+function countsBySource(library: Library): ReadonlyMap<string, number> {
+  const counts = new Map<string, number>();
+  const sections = [library.plants, library.findings, library.causes, library.careTopics];
+  for (const { source } of [...sections, library.treatments, library.places].flat())
+    counts.set(source, (counts.get(source) ?? 0) + 1);
+  return counts;
+}
+
+/** The front page of the Library: what it holds, and on what it rests. */
+export function Sources() {
+  const { shelf } = useOutletContext<Reading>();
+  const { library } = shelf;
+  const counts = [...countsBySource(library)].sort((a, b) => b[1] - a[1]);
+  return (
+    <Sheet>
+      <h1>What the Library holds</h1>
+      <p>
+        {library.plants.length} plants and groups, {library.causes.length} causes,{' '}
+        {library.findings.length} findings, {library.treatments.length} treatments,{' '}
+        {library.careTopics.length} care topics and {library.places.length} reference places. Choose
+        one on the left; every page says where its facts come from.
+      </p>
+      <section>
+        <h2>Sources</h2>
+        <Facts>
+          <thead>
+            <tr>
+              <th scope="col">Entries</th>
+              <th scope="col">Source</th>
+            </tr>
+          </thead>
+          <tbody>
+            {counts.map(([id, count]) => (
+              <tr key={id}>
+                <td className="figures">{count}</td>
+                <td>{sourceInWords(id, library.sources)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Facts>
+      </section>
+      <Quiet>Version {library.version}</Quiet>
+    </Sheet>
+  );
+}

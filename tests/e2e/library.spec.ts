@@ -1,0 +1,72 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+
+async function noViolations(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' | ')}`),
+  ).toEqual([]);
+}
+const search = (page: Page) => page.getByRole('searchbox', { name: /Search/ });
+const heading = (page: Page, name: string) => page.getByRole('heading', { level: 1, name });
+
+test('a cause is found in spite of a slip, read, and held against its look-alike', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Library', exact: true }).click();
+  await expect(heading(page, 'What the Library holds')).toBeVisible();
+  await page.keyboard.press('/');
+  await expect(search(page)).toBeFocused();
+  await search(page).fill('septria leaf');
+  await page.getByRole('link', { name: /^Septoria leaf spot/ }).click();
+  await expect(heading(page, 'Septoria leaf spot')).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Seen: \d+ Ju/ })).toBeVisible();
+  await expect(page.getByText(/^Source: /)).toBeVisible();
+  await page.getByRole('link', { name: 'Side by side' }).first().click();
+  await expect(heading(page, 'Septoria leaf spot or early blight')).toBeVisible();
+  await expect(page.getByRole('row', { name: /gray middle/ })).toContainText('nearly always');
+  await noViolations(page);
+});
+
+test('a plant lists its troubles, its normal looks and its care', async ({ page }) => {
+  await page.goto('/library/plant/tomato');
+  await expect(heading(page, 'Tomato')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Troubles/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Leaf roll of tomato' }).click();
+  await expect(heading(page, 'Leaf roll of tomato')).toBeVisible();
+  await page.getByRole('button', { name: 'Dark' }).click();
+  await noViolations(page);
+});
+
+test('the case page leads to the library, and an unknown page says what to do', async ({
+  page,
+}) => {
+  await page.goto('/case/5e0a7d1c-0000-4000-8000-000000000002');
+  const causes = page.getByRole('region', { name: 'Causes' });
+  await causes.getByRole('button').first().click();
+  await causes.getByRole('link', { name: 'All about it in the Library' }).click();
+  await expect(heading(page, 'Slugs and snails')).toBeVisible();
+  await page.goto('/library/cause/no-such-thing');
+  await expect(page.getByRole('alert')).toContainText('no page of that name');
+  await page
+    .getByRole('button', { name: 'Places' })
+    .or(page.getByRole('radio', { name: 'Places' }))
+    .click();
+  await search(page).fill('zzzz');
+  await expect(page.getByText(/None of the places answers/)).toBeVisible();
+  await noViolations(page);
+});
+
+test('every shelf has pages that can be read', async ({ page }) => {
+  for (const [path, name] of [
+    ['finding/leaf-spots', 'Spots on the leaves'],
+    ['treatment/insecticidal-soap', 'Insecticidal soap'],
+    ['care/care-mulch', 'How to mulch'],
+    ['place/columbus', 'Columbus, Ohio, USA'],
+  ] as const) {
+    await page.goto(`/library/${path}`);
+    await expect(heading(page, name)).toBeVisible();
+    await noViolations(page);
+  }
+});
