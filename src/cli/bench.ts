@@ -73,6 +73,18 @@ function benchAnswers(name: string, compiled: Compiled, rounds: number): void {
   // The first round warms the compiler of the language and is not counted.
   show(`${name}: first answer at a new place and date`, first.slice(cases.length));
   show(`${name}: next answer of the same enquiry`, again.slice(cases.length));
+  show('  each enquiry at its middle round: first', middleOfRounds(first.slice(cases.length)));
+  show('  each enquiry at its middle round: next', middleOfRounds(again.slice(cases.length)));
+}
+
+/** For each enquiry the median of its rounds: what it costs when nothing else disturbs the machine. */
+function middleOfRounds(times: readonly number[]): readonly number[] {
+  return cases.map((_, i) =>
+    percentile(
+      times.filter((_, at) => at % cases.length === i),
+      0.5,
+    ),
+  );
 }
 
 /** The library `times` over: copies of every cause under ids of their own, each with a few findings moved by a step. */
@@ -165,9 +177,10 @@ console.log(
 );
 console.log(`${'milliseconds'.padEnd(52)}  median     p95     max`);
 benchAnswers('whole library', compiled, 9);
-for (const times of process.argv.includes('--one') ? [] : [3, 10]) {
+const onlyThisLibrary = process.argv.includes('--one');
+for (const times of onlyThisLibrary ? [] : [3, 10]) {
   const large = compileLibrary(enlarge(whole, times));
   benchAnswers(`${times} times the causes`, large, times === 10 ? 3 : 4);
   console.log(`  ${heapMegabytes().toFixed(0)} MB of heap with it`);
 }
-if (!process.argv.includes('--one')) compareWithGeneral(whole);
+if (!onlyThisLibrary) compareWithGeneral(whole);

@@ -147,7 +147,7 @@ function rankCauses(
 
 const countWords = (text: string): number => text.split(/\s+/).filter(Boolean).length;
 
-/** Networks and almanacs kept between enquiries; an advisor's day needs a handful. */
+/** Networks, almanacs and what was heard, kept between enquiries; an advisor's day needs a handful. */
 const MOST_KEPT = 64;
 
 function keeping<K, T>(make: (key: K) => T, keyOf: (key: K) => string): (key: K) => T {
@@ -181,7 +181,11 @@ export function createConsultant(library: Compiled): Consultant {
     ({ plant, place, today, experience }) =>
       `${plant ?? ''} ${placeKey(place)} ${today} ${[...experience].join(' ')}`,
   );
-  return (enquiry) => consult(library, enquiry, almanacs(enquiry.place), networks);
+  const ears = keeping(
+    (words: string) => hear({ ...library, lineage: library.taxonomy.lineage }, words),
+    (words) => words,
+  );
+  return (enquiry) => consult(library, enquiry, almanacs(enquiry.place), networks, ears);
 }
 
 function consult(
@@ -189,9 +193,10 @@ function consult(
   enquiry: Enquiry,
   almanac: Almanac,
   networkFor: (setting: Setting) => Network,
+  hearing: (words: string) => Heard,
 ): Consultation {
   const { words, today, answers, experience } = enquiry;
-  const heard = hear({ ...library, lineage: library.taxonomy.lineage }, words);
+  const heard = hearing(words);
   const plant = enquiry.plant ?? heard.plants[0]?.plant ?? null;
   const network = networkFor({ plant, place: enquiry.place, today, experience });
   const reports = reportsOf(heard.findings, answers);

@@ -29,12 +29,18 @@ export function presenceUnder({ background, miss }: FindingNode, i: number, j: n
   return 1 - (1 - background) * missed;
 }
 
+/** Different numbers in ascending order. */
+const ascending = (numbers: readonly number[]): readonly number[] =>
+  [...new Set(numbers)].sort((a, b) => a - b);
+
 /** What follows from how often some findings are there, by a function of their chances. */
 export function likelihoodFrom(
   nodes: readonly FindingNode[],
   value: (presence: (node: FindingNode) => number) => number,
 ): Likelihood {
-  const touches = [...new Set(nodes.flatMap(({ shownBy }) => shownBy))].sort((a, b) => a - b);
+  const [first, ...others] = nodes;
+  const touches =
+    first && others.length === 0 ? first.shownBy : ascending(nodes.flatMap((one) => one.shownBy));
   return {
     touches,
     unknown: value(({ background }) => unknownCauseChance(background)),
@@ -64,7 +70,7 @@ export function presenceAt(network: Network, node: FindingNode, hypothesis: numb
 /** Both at once. */
 export function jointly(a: Likelihood, b: Likelihood): Likelihood {
   return {
-    touches: [...new Set([...a.touches, ...b.touches])].sort((i, j) => i - j),
+    touches: ascending([...a.touches, ...b.touches]),
     unknown: a.unknown * b.unknown,
     under: (i, j) => a.under(i, j) * b.under(i, j),
   };

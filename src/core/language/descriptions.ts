@@ -47,19 +47,29 @@ const LEAST_STRENGTH = 0.3;
 /** Weight of words about what follows, beside those that describe the trouble itself. */
 const AFTERTHOUGHT = 0.5;
 
-/** The texts that describe a cause, each with the weight of its words. */
-function textsOf(cause: Cause, described: Described): readonly (readonly [string, number])[] {
-  const { findings, strengths, treatments } = described;
-  const shown = [...(strengths.get(cause.id) ?? [])].flatMap(([id, strength]) => {
-    const finding = findings.get(id);
-    if (!finding || strength < LEAST_STRENGTH) return [];
-    return [[`${finding.label} ${finding.question}`, strength] as const];
-  });
+/** Telling words of a text, each with its senses. */
+type Reader = (text: string) => readonly string[];
+
+function readerOf(senses: Descriptions['senses']): Reader {
+  return (text) =>
+    tokenize(text).flatMap(({ stem }) => (stem === '' || EMPTY.has(stem) ? [] : senses(stem)));
+}
+
+/** The senses that describe a cause, each with its weight; one may stand several times. */
+function sensesFor(
+  cause: Cause,
+  { strengths, treatments }: Described,
+  read: Reader,
+  ofFinding: (id: FindingId) => readonly string[],
+): readonly (readonly [readonly string[], number])[] {
+  const shown = [...(strengths.get(cause.id) ?? [])].flatMap(([id, strength]) =>
+    strength < LEAST_STRENGTH ? [] : [[ofFinding(id), strength] as const],
+  );
   const care = cause.category === 'care' ? cause.treatments : [];
   return [
-    [[cause.name, ...cause.aliases, cause.say].join(' '), 1],
-    [cause.expect ?? '', AFTERTHOUGHT],
-    ...care.map(({ use }) => [treatments.get(use)?.text ?? '', AFTERTHOUGHT] as const),
+    [read([cause.name, ...cause.aliases, cause.say].join(' ')), 1],
+    [read(cause.expect ?? ''), AFTERTHOUGHT],
+    ...care.map(({ use }) => [read(treatments.get(use)?.text ?? ''), AFTERTHOUGHT] as const),
     ...shown,
   ];
 }
@@ -67,15 +77,18 @@ function textsOf(cause: Cause, described: Described): readonly (readonly [string
 /** Collects the words of all descriptions; a word that many causes use tells little (K. Sparck Jones, 1972). */
 export function buildDescriptions(described: Described): Descriptions {
   const senses = sensesOf(described.classes);
+  const read = readerOf(senses);
+  const findings = new Map<FindingId, readonly string[]>();
+  for (const { id, label, question } of described.findings.values())
+    findings.set(id, read(`${label} ${question}`));
   const weights = new Map<string, Map<number, number>>();
   described.causes.forEach((cause, number) => {
-    for (const [text, weight] of textsOf(cause, described)) {
-      for (const sense of tokenize(text).flatMap(({ stem }) =>
-        EMPTY.has(stem) ? [] : senses(stem),
-      )) {
-        const list = weights.get(sense) ?? new Map<number, number>();
-        list.set(number, Math.max(list.get(number) ?? 0, weight));
-        weights.set(sense, list);
+    const parts = sensesFor(cause, described, read, (id) => findings.get(id) ?? []);
+    for (const [list, weight] of parts) {
+      for (const sense of list) {
+        const users = weights.get(sense) ?? new Map<number, number>();
+        if (users.size === 0) weights.set(sense, users);
+        if (weight > (users.get(number) ?? 0)) users.set(number, weight);
       }
     }
   });
@@ -83,8 +96,8 @@ export function buildDescriptions(described: Described): Descriptions {
   for (const [sense, list] of weights) {
     const rarity = Math.log((described.causes.length + 1) / (list.size + 1));
     uses.set(sense, {
-      causes: Int32Array.from(list.keys()),
-      nats: Float64Array.from(list.values(), (weight) => weight * rarity),
+      causes: Int32Array.from([...list.keys()]),
+      nats: Float64Array.from([...list.values()].map((weight) => weight * rarity)),
     });
   }
   return { senses, uses, number: new Map(described.causes.map(({ id }, i) => [id, i])) };
