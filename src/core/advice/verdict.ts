@@ -1,5 +1,6 @@
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
+import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Cause } from '../knowledge/schema/cause.ts';
 import type { Day } from '../timing/calendar.ts';
 import { daysUntil } from '../timing/windows.ts';
@@ -73,11 +74,22 @@ function whenTreatable(steps: readonly Chosen[], today: Day): 'act-now' | 'wait'
     : 'too-late';
 }
 
+/** A question of care is never too late: what it asks for comes round again. */
+function whenToDo({ cause }: Lead, steps: readonly Chosen[], today: Day): 'act-now' | 'wait' {
+  const open = steps.some(
+    ({ candidate }) =>
+      daysUntil(candidate.state, today) === 0 &&
+      candidate.targets.some(({ suspect }) => suspect.cause.id === cause.id),
+  );
+  return open ? 'act-now' : 'wait';
+}
+
 /** What the advice comes to, from the lead and the chosen steps. */
 export function verdictOf(lead: Lead | null, steps: readonly Chosen[], today: Day): Verdict {
   if (!lead || !isAdvisable(lead)) return 'find-out';
   if (lead.cause.leave !== undefined || lead.cause.category === 'normal') return 'leave';
   if (steps.length === 0) return 'find-out';
+  if (isCareTopic(lead.cause)) return whenToDo(lead, steps, today);
   const best = steps.reduce((a, b) => (b.gain > a.gain ? b : a));
   if (best.candidate.treatment.rung === 'professional') return 'professional';
   return whenTreatable(steps, today);
