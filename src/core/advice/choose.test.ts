@@ -101,3 +101,19 @@ it('keeps the list short enough to be said aloud', () => {
   );
   expect(ids(many)).toHaveLength(5);
 });
+
+it('fills a short plan with mild steps against the leading cause, and never with products', () => {
+  const aimed = (id: string, effect: number, rung = 'hand') =>
+    step(id, [{ suspect: A, effect }], 20, rung);
+  const steps = [
+    step('best', [{ suspect: A, effect: 0.65 }]),
+    aimed('good', 0.65),
+    aimed('useful', 0.4, 'conditions'),
+    aimed('slight', 0.15),
+    aimed('product', 0.85, 'conventional'),
+    step('for-another', [{ suspect: B, effect: 0.65 }], 20),
+  ];
+  const chosen = chooseSteps(steps, TODAY, A.cause.id).map((one) => one.candidate.treatment.id);
+  expect(chosen).toEqual(['best', 'good', 'useful']);
+  expect(chooseSteps(steps, TODAY).map((one) => one.candidate.treatment.id)).toEqual(['best']);
+});

@@ -6,6 +6,12 @@ const library = miniLibrary(
   [
     { id: 'webbing', extra: { kind: 'sign', phrases: ['webbing', 'fine @web'] } },
     { id: 'sticky', extra: { kind: 'sign', phrases: ['sticky'] } },
+    { id: 'bags', extra: { part: 'stem', kind: 'sign', phrases: ['bag hang'] } },
+    { id: 'wilt', extra: { phrases: ['hang|hanging'] } },
+    {
+      id: 'asks-coffee',
+      extra: { part: 'history', kind: 'context', askable: false, phrases: ['coffee grounds'] },
+    },
     { id: 'spots', extra: { phrases: ['@leaf spot', 'spot|spots -bald'] } },
     { id: 'mites-seen', extra: { kind: 'sign', phrases: ['mite|mites'] } },
     { id: 'no-flowers', extra: { phrases: ['not|no flower|bloom'] } },
@@ -43,6 +49,10 @@ describe('findings', () => {
     ['my wife says there are spots', { spots: true }],
     ['bald spots', {}],
     ['spotted foliage', { spots: true }],
+    ['little bags hanging on it', { bags: true }],
+    ['the leaves are hanging', { wilt: true }],
+    ['should I use coffee grounds', { 'asks-coffee': true }],
+    ['dirt like coffee grounds', {}],
   ])('hears "%s"', (text, expected) => {
     expect(said(text)).toEqual(expected);
   });
@@ -94,4 +104,11 @@ it('survives any text and keeps spans inside it', () => {
 
 it('reads 100,000 characters without stopping', () => {
   expect(listen('fine web '.repeat(11_200)).findings).toHaveLength(1);
+});
+
+it('tells which words speak of the trouble: not what is denied, guessed or names the plant', () => {
+  const words = listen('My maple has sticky bags, no webbing, I think it is mites').telling;
+  const heard = words.map(({ word }) => word);
+  expect(heard).toEqual(expect.arrayContaining(['sticky', 'bags']));
+  for (const word of ['maple', 'webbing', 'mites']) expect(heard).not.toContain(word);
 });

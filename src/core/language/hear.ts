@@ -9,6 +9,7 @@ import {
 } from './plantNames.ts';
 import type { PhraseIndex, PhraseMatch } from './phraseIndex.ts';
 import { readStance, type Stance } from './stance.ts';
+import { stem } from './stem.ts';
 import { LONGEST_TEXT, tokenize, type Span, type Token } from './tokens.ts';
 
 /** A finding understood from the text. */
@@ -36,6 +37,7 @@ export interface Ear {
   readonly lineage: (id: PlantId) => readonly PlantId[];
 }
 
+const LIKE = stem('like');
 const SURE = 0.9;
 const DOUBTFUL = 0.6;
 
@@ -43,6 +45,16 @@ interface Candidate extends HeardFinding {
   readonly positions: readonly number[];
   readonly part: Finding['part'];
   readonly group: string | undefined;
+}
+
+/** Asked about for its own sake, never as a sign: see careTopics.ts. */
+const isQuestionOfCare = ({ kind, askable }: Finding): boolean => kind === 'context' && !askable;
+
+/** "Like coffee grounds" says how something looks, and asks nothing about coffee. */
+function isSimile(tokens: readonly Token[], i: number): boolean {
+  return [1, 2, 3].some(
+    (step) => tokens[i - step]?.stem === LIKE && tokens[i - step]?.sentence === tokens[i]?.sentence,
+  );
 }
 
 function toCandidate(
@@ -55,6 +67,7 @@ function toCandidate(
     positions.some((position) => flags[position] === true);
   const finding = phrase.target;
   if (finding.kind === 'sign' && any(stance.theory)) return null;
+  if (isQuestionOfCare(finding) && positions.some((i) => isSimile(tokens, i))) return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
   if (!first || !last) return null;

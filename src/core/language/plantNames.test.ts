@@ -46,3 +46,9 @@ it('shares the confidence out', () => {
   expect(rankPlants([], lineage)).toEqual([]);
   expect(lineage(plantId('blue-spruce'))).toEqual(['blue-spruce', 'spruce', 'tree']);
 });
+
+it('takes back a plant that is corrected, and takes a likeness for no plant', () => {
+  expect(ranked('holes in our spruces, no, sorry, in my rose leaves')[0]).toBe('rose');
+  expect(ranked('Blue spruce? No, the roses')[0]).toBe('rose');
+  expect(ranked('my roses have lumps like a piece of spruce')[0]).toBe('rose');
+});

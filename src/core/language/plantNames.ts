@@ -1,6 +1,6 @@
 import type { PlantId } from '../knowledge/schema/common.ts';
 import type { Plant } from '../knowledge/schema/plant.ts';
-import { stemSet } from './stem.ts';
+import { stem, stemSet } from './stem.ts';
 import { tokenize, type Span, type Token } from './tokens.ts';
 
 /** A plant named in the text. `weight` says how likely it is the plant that is asked about. */
@@ -23,8 +23,9 @@ export type PlantNames = ReadonlyMap<string, readonly NameEntry[]>;
 /** Builds the name index of a library's plants. */
 export function buildPlantNames(plants: readonly Plant[]): PlantNames {
   const names = new Map<string, NameEntry[]>();
+  const hasKinds = new Set<string>(plants.flatMap(({ parents }) => parents));
   for (const plant of plants) {
-    const broad = plant.rank === 'group' || plant.rank === 'family';
+    const broad = (plant.rank === 'group' || plant.rank === 'family') && hasKinds.has(plant.id);
     const add = (name: string, ambiguous: boolean): void => {
       const stems = tokenize(name).map((token) => token.stem);
       const first = stems[0];
@@ -51,6 +52,7 @@ const OWN = stemSet('my our this these me');
 const SCENERY = stemSet(
   'under beneath near beside behind against like neighbour neighbor by stump next unlike from',
 );
+const LIKE = stem('like');
 const COLOUR_NOUNS = stemSet(
   'brown green yellow colour color coloured black skin oil peel shaped sized',
 );
@@ -79,14 +81,29 @@ function weigh(
   const scenery = before
     .slice(0, 2)
     .some((token) => token !== undefined && SCENERY.has(token.stem));
+  const simile = [2, 3, 4].some(
+    (step) =>
+      tokens[first - step]?.stem === LIKE &&
+      tokens[first - step]?.sentence === tokens[first]?.sentence,
+  );
   const own = before.some((token) => token !== undefined && OWN.has(token.stem));
   const order = 1 / (1 + 0.25 * mentions);
   return (
     order *
     (own ? 1.5 : 1) *
-    (scenery ? 0.2 : 1) *
+    (scenery || simile ? 0.2 : 1) *
     (entry.broad ? 0.35 : 1) *
     (entry.stems.length > 1 ? 1.3 : 1)
+  );
+}
+
+/** "Lupines, no, sorry, my roses": what was said before the pause after "no" is taken back. */
+function isTakenBack(tokens: readonly Token[], after: number): boolean {
+  return [0, 1, 2].some(
+    (step) =>
+      tokens[after + step]?.stem === 'no' &&
+      tokens[after + step + 1]?.pauseBefore === true &&
+      (step === 0 || SUPPORT_AFTER.has(tokens[after + step - 1]?.stem ?? '')),
   );
 }
 
@@ -113,7 +130,9 @@ export function findPlants(names: PlantNames, tokens: readonly Token[]): readonl
     if (first && last) {
       found.push({
         plant: entry.plant,
-        weight: weigh(tokens, entry, i, found.length),
+        weight:
+          weigh(tokens, entry, i, found.length) *
+          (isTakenBack(tokens, i + entry.stems.length) ? 0.1 : 1),
         start: first.start,
         end: last.end,
       });

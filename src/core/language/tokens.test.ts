@@ -41,3 +41,8 @@ it('reads right-to-left text and emoji without a slip', () => {
     'leaf',
   ]);
 });
+
+it('ends no sentence after a shortened word', () => {
+  const sentences = (text: string): number[] => tokenize(text).map(({ sentence }) => sentence);
+  expect(sentences('My St. Augustine lawn. It is brown')).toEqual([0, 0, 0, 0, 1, 1, 1]);
+});

@@ -45,9 +45,13 @@ export function tokenize(text: string): readonly Token[] {
   return tokens;
 }
 
-/** A point between digits (2.5) ends no sentence. */
+/** Words that are written with a point: "St. Augustine" is one name. */
+const SHORTENED = /\b(st|mt|mr|mrs|ms|dr|jr|vs|approx)$/i;
+
+/** A point between digits (2.5) or after a shortened word ends no sentence. */
 function endsSentence(between: string, text: string, next: number): boolean {
   if (!SENTENCE_END.test(between)) return false;
+  if (between === '. ' && SHORTENED.test(text.slice(Math.max(0, next - 9), next - 2))) return false;
   const decimal = between === '.' && /\d/.test(text[next] ?? '') && /\d/.test(text[next - 2] ?? '');
   return !decimal;
 }
