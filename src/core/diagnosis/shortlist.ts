@@ -10,7 +10,7 @@ import {
 import type { Posterior } from './posterior.ts';
 
 /** Hypotheses looked at: the likeliest that together hold nearly all probability, and never more than a few dozen. */
-const HYPOTHESES_WEIGHED = 40;
+const HYPOTHESES_WEIGHED = 30;
 const PROBABILITY_WEIGHED = 0.995;
 /** Smaller probabilities are not even sorted; thousands of pairs stand below it. */
 const LEAST_WEIGHED = 1e-5;
