@@ -9,7 +9,7 @@ import {
 } from './plantNames.ts';
 import type { PhraseIndex, PhraseMatch } from './phraseIndex.ts';
 import { readStance, type Stance } from './stance.ts';
-import { stem } from './stem.ts';
+import { stem, stemSet } from './stem.ts';
 import { LONGEST_TEXT, tokenize, type Span, type Token } from './tokens.ts';
 
 /** A finding understood from the text. */
@@ -38,8 +38,12 @@ export interface Ear {
 }
 
 const LIKE = stem('like');
-const SURE = 0.9;
+/** How sure a report is by the number of words that its phrase found: one word alone is often about something else. */
+const SURE_BY_WORDS = [0.7, 0.7, 0.9, 0.95] as const;
 const DOUBTFUL = 0.6;
+
+const sureOf = (words: number): number =>
+  SURE_BY_WORDS[Math.min(words, SURE_BY_WORDS.length - 1)] ?? DOUBTFUL;
 
 interface Candidate extends HeardFinding {
   readonly positions: readonly number[];
@@ -57,6 +61,19 @@ function isSimile(tokens: readonly Token[], i: number): boolean {
   );
 }
 
+const WHEN = stem('when');
+const TELLERS = stemSet('i we they it he she the my you this that these');
+const ASKERS = stemSet('know tell sure wonder wondering ask asking say');
+
+/** "When I dug them up" tells of a time; "when do I dig" and "know when I can" ask for one. */
+function tellsOfTime(tokens: readonly Token[], i: number): boolean {
+  return (
+    tokens[i]?.stem === WHEN &&
+    TELLERS.has(tokens[i + 1]?.stem ?? '') &&
+    !ASKERS.has(tokens[i - 1]?.stem ?? '')
+  );
+}
+
 function toCandidate(
   tokens: readonly Token[],
   stance: Stance,
@@ -67,14 +84,18 @@ function toCandidate(
     positions.some((position) => flags[position] === true);
   const finding = phrase.target;
   if (finding.kind === 'sign' && any(stance.theory)) return null;
-  if (isQuestionOfCare(finding) && positions.some((i) => isSimile(tokens, i))) return null;
+  if (
+    isQuestionOfCare(finding) &&
+    positions.some((i) => isSimile(tokens, i) || tellsOfTime(tokens, i))
+  )
+    return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
   if (!first || !last) return null;
   return {
     finding: finding.id,
     value: phrase.negates || stance.denied[Math.max(...positions)] !== true,
-    sure: any(stance.doubted) ? DOUBTFUL : SURE,
+    sure: any(stance.doubted) ? DOUBTFUL : sureOf(positions.length),
     span: { start: first.start, end: last.end },
     positions,
     part: finding.part,
