@@ -16,6 +16,11 @@ import { harmPoints } from './candidates.ts';
 export interface Decision {
   /** Loss of the best action, given the hypotheses of `positions` with these weights (which need not sum to 1). */
   readonly bestLoss: (weights: Float64Array) => number;
+  /**
+   * Loss of the best actions after an answer that parts the weights in two: given the whole, a function of one part.
+   * Losses are linear, so those of the other part are what is left of the whole.
+   */
+  readonly lossOfParts: (whole: Float64Array) => (part: Float64Array) => number;
   /** The best action under these weights: the cause to act on, or what to do without one. */
   readonly bestAction: (weights: Float64Array) => string;
   /** Loss of the named action if a hypothesis is true. */
@@ -183,6 +188,19 @@ export function makeDecision(
   });
   return {
     bestLoss: (weights) => rowLoss(losses, width, bestRow(losses, width, weights), weights),
+    lossOfParts: (whole) => {
+      const wholes = tabulate(actions.length, (row) => rowLoss(losses, width, row, whole));
+      return (part) => {
+        let [ofPart, ofRest] = [Infinity, Infinity];
+        for (let row = 0; row < wholes.length; row++) {
+          const loss = rowLoss(losses, width, row, part);
+          if (loss < ofPart) ofPart = loss;
+          const rest = (wholes[row] ?? 0) - loss;
+          if (rest < ofRest) ofRest = rest;
+        }
+        return ofPart + ofRest;
+      };
+    },
     bestAction: (weights) => actions[bestRow(losses, width, weights)] ?? LEAVE,
     lossUnder: (action, hypothesis) =>
       lossesUnder(truthOf(hypothesis))[actions.indexOf(action)] ?? NaN,

@@ -131,4 +131,16 @@ describe('the decision', () => {
       decision.bestLoss(list.probabilities) + 1e-12,
     );
   });
+
+  it('finds the loss after yes or no from the part that says yes alone', () => {
+    const node = network.node(findingId('shared'));
+    if (!node) throw new Error('no node');
+    const yes = presenceIn(list, node);
+    const part = list.probabilities.map((p, k) => p * (yes[k] ?? 0));
+    const rest = list.probabilities.map((p, k) => p * (1 - (yes[k] ?? 0)));
+    expect(decision.lossOfParts(list.probabilities)(part)).toBeCloseTo(
+      decision.bestLoss(part) + decision.bestLoss(rest),
+      12,
+    );
+  });
 });

@@ -70,16 +70,16 @@ export function valueDrafts(
   const { probabilities, entropy } = list;
   const now = decision.bestLoss(probabilities);
   const saved = SAVED_BY_KNOWING * (now - decision.leastLoss(probabilities));
+  const lossOfParts = decision.lossOfParts(probabilities);
   const valued = drafts.map((draft): Valued => {
     const { answers } = draft;
     if (answers.every(isFlat)) return { draft, worth: -costOf(draft), bits: 0 };
     let [gain, nats] = [now, entropy];
-    for (const { likelihood } of answers) {
-      const joined = joinWith(probabilities, likelihood);
-      if (joined.chance <= 0) continue;
-      gain -= decision.bestLoss(joined.joint);
-      nats -= entropyOf(joined);
-    }
+    const joined = answers.map(({ likelihood }) => joinWith(probabilities, likelihood));
+    for (const one of joined) if (one.chance > 0) nats -= entropyOf(one);
+    const [yes] = joined;
+    if (yes && draft.kind === 'finding') gain -= lossOfParts(yes.joint);
+    else for (const { joint, chance } of joined) if (chance > 0) gain -= decision.bestLoss(joint);
     const inRun = (saved * nats) / Math.max(entropy, LEAST_ENTROPY);
     return { draft, worth: Math.max(gain, inRun) - costOf(draft), bits: nats / Math.LN2 };
   });
