@@ -57,6 +57,13 @@ const heapMegabytes = (): number => {
   return process.memoryUsage().heapUsed / 1e6;
 };
 
+/** Answers given one after the other, as in a call. */
+const ANSWERS = [
+  { finding: 'leaf-drop', value: false },
+  { finding: 'soil-wet', value: true },
+  { finding: 'plant-stunted', value: false },
+];
+
 function benchAnswers(name: string, compiled: Compiled, rounds: number): void {
   const consultant = createConsultant(compiled);
   const first: number[] = [];
@@ -65,26 +72,16 @@ function benchAnswers(name: string, compiled: Compiled, rounds: number): void {
     for (const { words, date, lat, lon } of cases) {
       // A place of its own in each round, so that the first answer builds its network and almanac anew.
       const body = { words, date, place: { lat: lat + round / 1000, lon } };
-      const more = { ...body, answers: [{ finding: 'leaf-drop', value: false }] };
       first.push(time(() => answerConsult(compiled, consultant, body)));
-      again.push(time(() => answerConsult(compiled, consultant, more)));
+      for (let given = 1; given <= ANSWERS.length; given++) {
+        const more = { ...body, answers: ANSWERS.slice(0, given) };
+        again.push(time(() => answerConsult(compiled, consultant, more)));
+      }
     }
   }
   // The first round warms the compiler of the language and is not counted.
   show(`${name}: first answer at a new place and date`, first.slice(cases.length));
-  show(`${name}: next answer of the same enquiry`, again.slice(cases.length));
-  show('  each enquiry at its middle round: first', middleOfRounds(first.slice(cases.length)));
-  show('  each enquiry at its middle round: next', middleOfRounds(again.slice(cases.length)));
-}
-
-/** For each enquiry the median of its rounds: what it costs when nothing else disturbs the machine. */
-function middleOfRounds(times: readonly number[]): readonly number[] {
-  return cases.map((_, i) =>
-    percentile(
-      times.filter((_, at) => at % cases.length === i),
-      0.5,
-    ),
-  );
+  show(`${name}: next answers of the same enquiry`, again.slice(cases.length * ANSWERS.length));
 }
 
 /** The library `times` over: copies of every cause under ids of their own, each with a few findings moved by a step. */
