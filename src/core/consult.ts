@@ -16,6 +16,7 @@ import { weighAll, type Weighing } from './diagnosis/posterior.ts';
 import { silenceWeight } from './diagnosis/silence.ts';
 import { findQuestions, rankSamples, type Inquiry, type Question } from './diagnosis/questions.ts';
 import { settle, type Settled } from './diagnosis/settled.ts';
+import { isRelevant } from './diagnosis/weigh.ts';
 import type { Compiled } from './knowledge/compile.ts';
 import type { Cause } from './knowledge/schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from './knowledge/schema/common.ts';
@@ -224,7 +225,7 @@ function consult(
 
   return {
     plants: heard.plants,
-    heard: heard.findings,
+    heard: heard.findings.filter(({ finding }) => tellsHere(library, network, finding)),
     causes: rankCauses(network, weighing, experience),
     explanation: posterior.explanation,
     nothingWrong: posterior.nothingWrong,
@@ -239,6 +240,12 @@ function consult(
     pair: pairArguments(network, posterior, evidence),
     advice: planAdvice(library, network, posterior, context),
   };
+}
+
+/** Some cause of this plant shows the finding, or the advice must mind it; the rest was said of something else. */
+function tellsHere(library: Compiled, network: Network, finding: FindingId): boolean {
+  const node = network.node(finding);
+  return library.findings.get(finding)?.forAdvice === true || (node !== null && isRelevant(node));
 }
 
 /** Without the plant every cause of the library stands, so it is asked before anything else. */

@@ -15,7 +15,8 @@ const CLEAR = 0.8;
 /** Causes below this are not named as rivals. */
 const RIVAL = 0.12;
 
-const percent = (p: number): string => `${Math.round(100 * p)} %`;
+/** A description never proves anything, so nothing is said to stand at 100 %. */
+const percent = (p: number): string => (p > 0.99 ? 'over 99 %' : `${Math.round(100 * p)} %`);
 
 interface Standing {
   readonly name: string;

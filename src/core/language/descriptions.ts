@@ -74,13 +74,22 @@ function sensesFor(
   ];
 }
 
+/** The words of phrases, without those that must not be there, counts and classes. */
+function wordsOf(phrases: readonly string[]): string {
+  return phrases
+    .join(' ')
+    .replace(/(^|\s)[-~>]\S*/g, ' ')
+    .replace(/@[a-z-]+/g, ' ')
+    .replaceAll('|', ' ');
+}
+
 /** Collects the words of all descriptions; a word that many causes use tells little (K. Sparck Jones, 1972). */
 export function buildDescriptions(described: Described): Descriptions {
   const senses = sensesOf(described.classes);
   const read = readerOf(senses);
   const findings = new Map<FindingId, readonly string[]>();
-  for (const { id, label, question } of described.findings.values())
-    findings.set(id, read(`${label} ${question}`));
+  for (const { id, label, question, phrases } of described.findings.values())
+    findings.set(id, read(`${label} ${question} ${wordsOf(phrases)}`));
   const weights = new Map<string, Map<number, number>>();
   described.causes.forEach((cause, number) => {
     const parts = sensesFor(cause, described, read, (id) => findings.get(id) ?? []);

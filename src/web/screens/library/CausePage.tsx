@@ -194,6 +194,7 @@ export function CausePage() {
 export function Missing() {
   return (
     <Sheet>
+      <h1>No such page</h1>
       <Notice tone="caution">
         The library has no page of that name. It may be from an older version; search for it on the
         left.
