@@ -8,7 +8,7 @@ const read = (name: string): unknown[] =>
 const cases = z
   .array(judgedCaseSchema.extend({ reason: z.string() }))
   .min(30)
-  .parse(['clinic', 'garden', 'county', 'long', 'spoken'].flatMap((name) => read(name)));
+  .parse(['clinic', 'garden', 'county', 'long', 'spoken', 'spoken2'].flatMap((name) => read(name)));
 const answer = openConsultant();
 
 it.each(cases.map((one) => [one.reason, one] as const))('%s', (_reason, one) => {
