@@ -4,7 +4,7 @@ import type { Cause } from '../../../core/knowledge/schema/cause.ts';
 import type { FindingId, PlantId, TreatmentId } from '../../../core/knowledge/schema/common.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import type { Shelf } from '../../library/shelf.ts';
-import { Facts, Halves, Quiet, ShareBar, Sheet } from './parts.tsx';
+import { Facts, Halves, HowOften, PlantLinks, Quiet, Sheet } from './parts.tsx';
 import type { Reading } from './useShelf.ts';
 import { capital, harmInWords, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip, type StripRow } from './YearStrip.tsx';
@@ -42,15 +42,12 @@ function Shows({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause 
       <Facts>
         <tbody>
           {list.map(([id, word]) => (
-            <tr key={id}>
-              <th scope="row">
-                <Link to={`/library/finding/${id}`}>{findingName(shelf, id)}</Link>
-              </th>
-              <td>
-                <ShareBar share={FREQUENCY[word]} />
-                {spaced(word)}
-              </td>
-            </tr>
+            <HowOften
+              key={id}
+              to={`/library/finding/${id}`}
+              name={findingName(shelf, id)}
+              word={word}
+            />
           ))}
         </tbody>
       </Facts>
@@ -77,12 +74,7 @@ function Plants({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause
                   <Quiet>{word === 'immune' ? 'not on' : capital(word)}</Quiet>
                 </th>
                 <td>
-                  {list.map((id, i) => (
-                    <span key={id}>
-                      {i > 0 && ', '}
-                      <Link to={`/library/plant/${id}`}>{names.get(id) ?? id}</Link>
-                    </span>
-                  ))}
+                  <PlantLinks plants={list.map((id) => ({ id, name: names.get(id) ?? id }))} />
                 </td>
               </tr>,
             ];

@@ -1,7 +1,7 @@
 import { Link, useOutletContext, useParams } from 'react-router';
 import { FREQUENCY } from '../../../core/knowledge/scale.ts';
 import { Missing } from './CausePage.tsx';
-import { Facts, Quiet, ShareBar, Sheet } from './parts.tsx';
+import { Facts, HowOften, Quiet, Sheet } from './parts.tsx';
 import type { Reading } from './useShelf.ts';
 import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
@@ -42,15 +42,12 @@ export function FindingPage() {
         <Facts>
           <tbody>
             {showing.map(({ cause, word }) => (
-              <tr key={cause.id}>
-                <th scope="row">
-                  <Link to={`/library/cause/${cause.id}`}>{cause.name}</Link>
-                </th>
-                <td>
-                  <ShareBar share={FREQUENCY[word]} />
-                  {spaced(word)}
-                </td>
-              </tr>
+              <HowOften
+                key={cause.id}
+                to={`/library/cause/${cause.id}`}
+                name={cause.name}
+                word={word}
+              />
             ))}
           </tbody>
         </Facts>

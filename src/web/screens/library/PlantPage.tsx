@@ -4,7 +4,7 @@ import type { Cause } from '../../../core/knowledge/schema/cause.ts';
 import type { Plant } from '../../../core/knowledge/schema/plant.ts';
 import type { Shelf } from '../../library/shelf.ts';
 import { Missing } from './CausePage.tsx';
-import { Facts, Halves, Quiet, Sheet, Stack } from './parts.tsx';
+import { Facts, Halves, PlantLinks, Quiet, Sheet, Stack } from './parts.tsx';
 import type { Reading } from './useShelf.ts';
 import { capital, sourceInWords, spaced } from './words.ts';
 
@@ -67,8 +67,10 @@ export function PlantPage() {
   const { id } = useParams();
   const plant = shelf.library.plants.find((one) => one.id === id);
   if (!plant) return <Missing />;
-  const nameOf = (one: string): string =>
-    shelf.library.plants.find((other) => other.id === one)?.name ?? one;
+  const named = (one: string): { id: string; name: string } => ({
+    id: one,
+    name: shelf.library.plants.find((other) => other.id === one)?.name ?? one,
+  });
   const causes = [...shelf.hosting(plant.id)].flatMap(([causeId, factor]) => {
     const cause = shelf.causes.get(causeId);
     return cause ? [[cause, factor] as const] : [];
@@ -82,15 +84,7 @@ export function PlantPage() {
         <h1>{plant.name}</h1>
         <Quiet>
           {plant.scientific !== undefined && <i>{plant.scientific} · </i>}
-          {shelf.taxonomy
-            .lineage(plant.id)
-            .slice(1)
-            .map((one, i) => (
-              <span key={one}>
-                {i > 0 && ', '}
-                <Link to={`/library/plant/${one}`}>{nameOf(one)}</Link>
-              </span>
-            ))}
+          <PlantLinks plants={shelf.taxonomy.lineage(plant.id).slice(1).map(named)} />
         </Quiet>
       </header>
       <p>
@@ -99,13 +93,7 @@ export function PlantPage() {
       </p>
       {below.length > 0 && (
         <p>
-          Kinds:{' '}
-          {below.map((one, i) => (
-            <span key={one}>
-              {i > 0 && ', '}
-              <Link to={`/library/plant/${one}`}>{nameOf(one)}</Link>
-            </span>
-          ))}
+          Kinds: <PlantLinks plants={below.map(named)} />
         </p>
       )}
       <Halves>

@@ -1,4 +1,8 @@
+import { Fragment } from 'react';
+import { Link } from 'react-router';
 import { styled } from 'styled-components';
+import { FREQUENCY, type Frequency } from '../../../core/knowledge/scale.ts';
+import { spaced } from './words.ts';
 
 /** A page of the Library: text on a white surface divided by hairlines. */
 export const Sheet = styled.article`
@@ -94,4 +98,39 @@ export function ShareBar({ share }: { readonly share: number }) {
       <span style={{ width: `${100 * share}%` }} />
     </Track>
   );
+}
+
+interface HowOftenProps {
+  readonly to: string;
+  readonly name: string;
+  readonly word: Frequency;
+}
+
+/** A row of {@link Facts}: what it is, and how often. */
+export function HowOften({ to, name, word }: HowOftenProps) {
+  return (
+    <tr>
+      <th scope="row">
+        <Link to={to}>{name}</Link>
+      </th>
+      <td>
+        <ShareBar share={FREQUENCY[word]} />
+        {spaced(word)}
+      </td>
+    </tr>
+  );
+}
+
+/** Plants by name, with commas between, each leading to its page. */
+export function PlantLinks({
+  plants,
+}: {
+  readonly plants: readonly { readonly id: string; readonly name: string }[];
+}) {
+  return plants.map(({ id, name }, i) => (
+    <Fragment key={id}>
+      {i > 0 && ', '}
+      <Link to={`/library/plant/${id}`}>{name}</Link>
+    </Fragment>
+  ));
 }
