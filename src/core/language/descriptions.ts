@@ -47,12 +47,22 @@ const LEAST_STRENGTH = 0.3;
 /** Weight of words about what follows, beside those that describe the trouble itself. */
 const AFTERTHOUGHT = 0.5;
 
-/** Telling words of a text, each with its senses. */
-type Reader = (text: string) => readonly string[];
+/** Numbers of the senses of a text's telling words, each once. */
+type Reader = (text: string) => readonly number[];
 
-function readerOf(senses: Descriptions['senses']): Reader {
-  return (text) =>
-    tokenize(text).flatMap(({ stem }) => (stem === '' || EMPTY.has(stem) ? [] : senses(stem)));
+/** Reads texts and numbers the senses in the order in which they are met. */
+function readerOf(senses: Descriptions['senses'], numbers: Map<string, number>): Reader {
+  const numberOf = (sense: string): number => {
+    const known = numbers.get(sense);
+    if (known !== undefined) return known;
+    numbers.set(sense, numbers.size);
+    return numbers.size - 1;
+  };
+  return (text) => {
+    const stems = new Set(tokenize(text).map((token) => token.stem));
+    const telling = [...stems].filter((stem) => !EMPTY.has(stem));
+    return [...new Set(telling.flatMap((stem) => senses(stem).map(numberOf)))];
+  };
 }
 
 /** The senses that describe a cause, each with its weight; one may stand several times. */
@@ -60,8 +70,8 @@ function sensesFor(
   cause: Cause,
   { strengths, treatments }: Described,
   read: Reader,
-  ofFinding: (id: FindingId) => readonly string[],
-): readonly (readonly [readonly string[], number])[] {
+  ofFinding: (id: FindingId) => readonly number[],
+): readonly (readonly [readonly number[], number])[] {
   const shown = [...(strengths.get(cause.id) ?? [])].flatMap(([id, strength]) =>
     strength < LEAST_STRENGTH ? [] : [[ofFinding(id), strength] as const],
   );
@@ -86,27 +96,29 @@ function wordsOf(phrases: readonly string[]): string {
 /** Collects the words of all descriptions; a word that many causes use tells little (K. Sparck Jones, 1972). */
 export function buildDescriptions(described: Described): Descriptions {
   const senses = sensesOf(described.classes);
-  const read = readerOf(senses);
-  const findings = new Map<FindingId, readonly string[]>();
+  const numbers = new Map<string, number>();
+  const read = readerOf(senses, numbers);
+  const findings = new Map<FindingId, readonly number[]>();
   for (const { id, label, question, phrases } of described.findings.values())
     findings.set(id, read(`${label} ${question} ${wordsOf(phrases)}`));
-  const weights = new Map<string, Map<number, number>>();
+  const users: { readonly causes: number[]; readonly weights: number[] }[] = [];
   described.causes.forEach((cause, number) => {
-    const parts = sensesFor(cause, described, read, (id) => findings.get(id) ?? []);
-    for (const [list, weight] of parts) {
-      for (const sense of list) {
-        const users = weights.get(sense) ?? new Map<number, number>();
-        if (users.size === 0) weights.set(sense, users);
-        if (weight > (users.get(number) ?? 0)) users.set(number, weight);
-      }
+    const own = new Map<number, number>();
+    for (const [list, weight] of sensesFor(cause, described, read, (id) => findings.get(id) ?? []))
+      for (const sense of list) if (weight > (own.get(sense) ?? 0)) own.set(sense, weight);
+    for (const [sense, weight] of own) {
+      const list = (users[sense] ??= { causes: [], weights: [] });
+      list.causes.push(number);
+      list.weights.push(weight);
     }
   });
   const uses = new Map<string, Uses>();
-  for (const [sense, list] of weights) {
-    const rarity = Math.log((described.causes.length + 1) / (list.size + 1));
+  for (const [sense, number] of numbers) {
+    const { causes, weights } = users[number] ?? { causes: [], weights: [] };
+    const rarity = Math.log((described.causes.length + 1) / (causes.length + 1));
     uses.set(sense, {
-      causes: Int32Array.from([...list.keys()]),
-      nats: Float64Array.from([...list.values()].map((weight) => weight * rarity)),
+      causes: Int32Array.from(causes),
+      nats: Float64Array.from(weights.map((weight) => weight * rarity)),
     });
   }
   return { senses, uses, number: new Map(described.causes.map(({ id }, i) => [id, i])) };
