@@ -65,15 +65,16 @@ const Typing = styled(TextArea)`
   outline: none;
 `;
 
-/** Cuts the text at the marks; where marks overlap the earlier one wins. */
+/** Cuts the text at the marks; where marks overlap the earlier one keeps its part and the later one has the rest. */
 function pieces(
   text: string,
   marks: readonly Mark[],
 ): { text: string; tone: Mark['tone'] | null }[] {
   const out: { text: string; tone: Mark['tone'] | null }[] = [];
   let at = 0;
-  for (const { start, end, tone } of [...marks].sort((a, b) => a.start - b.start)) {
-    if (start < at || end > text.length) continue;
+  for (const { start: first, end, tone } of [...marks].sort((a, b) => a.start - b.start)) {
+    const start = Math.max(first, at);
+    if (end <= start || end > text.length) continue;
     out.push({ text: text.slice(at, start), tone: null }, { text: text.slice(start, end), tone });
     at = end;
   }
