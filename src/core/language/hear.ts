@@ -121,7 +121,17 @@ function withoutUsedWords(candidates: readonly Candidate[]): readonly Candidate[
     longer.positions.length > positions.length &&
     regionOf(longer.part) !== regionOf(part) &&
     positions.every((position) => longer.positions.includes(position));
-  return candidates.filter((one) => !candidates.some((other) => usedBy(other, one)));
+  const at = new Map<number, Candidate[]>();
+  for (const candidate of candidates) {
+    for (const position of candidate.positions) {
+      const here = at.get(position);
+      if (here) here.push(candidate);
+      else at.set(position, [candidate]);
+    }
+  }
+  const sharing = ({ positions: [first] }: Candidate): readonly Candidate[] =>
+    first === undefined ? [] : (at.get(first) ?? []);
+  return candidates.filter((one) => !sharing(one).some((other) => usedBy(other, one)));
 }
 
 /** A longer phrase says more than a shorter one; what was affirmed says more than what was denied elsewhere. */
