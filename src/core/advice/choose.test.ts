@@ -31,6 +31,7 @@ function step(
   burden = 0.15,
   rung = 'hand',
   state: WindowState = { kind: 'always' },
+  costs: { readonly effort?: string; readonly money?: string } = {},
 ): Judged {
   const treatment = treatmentSchema.parse({
     id,
@@ -38,6 +39,7 @@ function step(
     rung,
     text: `Do ${id} as told.`,
     source: 'judgement',
+    ...costs,
   });
   return {
     candidate: { treatment, text: '', state, targets, burden },
@@ -117,3 +119,14 @@ it('fills a short plan with mild steps against the leading cause, and never with
   expect(chosen).toEqual(['best', 'good', 'useful']);
   expect(chooseSteps(steps, TODAY).map((one) => one.candidate.treatment.id)).toEqual(['best']);
 });
+
+it.each([{ effort: 'high' }, { money: 'very-high' }])(
+  'never fills a short plan with a drastic step: %o',
+  (costs) => {
+    const targets = [{ suspect: A, effect: 0.85 }];
+    const drastic = step('dig-out', targets, 20, 'replace', { kind: 'always' }, costs);
+    const steps = [step('best', [{ suspect: A, effect: 0.65 }]), drastic];
+    const chosen = chooseSteps(steps, TODAY, A.cause.id).map((one) => one.candidate.treatment.id);
+    expect(chosen).toEqual(['best']);
+  },
+);

@@ -1,6 +1,6 @@
-import { EFFECT } from '../knowledge/scale.ts';
+import { BURDEN, EFFECT } from '../knowledge/scale.ts';
 import type { CauseId } from '../knowledge/schema/common.ts';
-import { RUNGS, type Rung } from '../knowledge/schema/treatment.ts';
+import { RUNGS, type Rung, type Treatment } from '../knowledge/schema/treatment.ts';
 import { daysUntil } from '../timing/windows.ts';
 import type { Day } from '../timing/calendar.ts';
 import { expectedGain } from './candidates.ts';
@@ -71,6 +71,10 @@ const MILD: ReadonlySet<Rung> = new Set<Rung>([
   'replace',
 ]);
 
+/** Digging out or felling is a decision of its own, never one more line of a short plan. */
+const isDrastic = ({ effort, money }: Treatment): boolean =>
+  Math.max(BURDEN[effort], BURDEN[money]) >= BURDEN.high;
+
 /** Mild steps against the leading cause that fill a short plan: an advisor names the choices, not only the best one. */
 function furtherSteps(
   allowed: readonly Judged[],
@@ -82,6 +86,7 @@ function furtherSteps(
   const taken = new Set(chosen.map(({ candidate }) => candidate.treatment.id));
   return allowed
     .filter(({ candidate }) => !taken.has(candidate.treatment.id))
+    .filter(({ candidate }) => !isDrastic(candidate.treatment))
     .filter((one) => MILD.has(one.candidate.treatment.rung) && effectOn(one) >= WORTH_NAMING)
     .sort((a, b) => effectOn(b) - effectOn(a) || a.candidate.burden - b.candidate.burden)
     .slice(0, Math.max(0, LEAST_STEPS - chosen.filter((one) => effectOn(one) > 0).length))
