@@ -1,3 +1,4 @@
+import type { Finding } from '../core/knowledge/schema/finding.ts';
 import type { Answer, Consultant, Consultation, Enquiry, RankedCause } from '../core/consult.ts';
 import { PLANT_QUESTION } from '../core/diagnosis/drafts.ts';
 import { LIKE_WORDS } from '../core/diagnosis/wording.ts';
@@ -139,6 +140,13 @@ function labelOf(library: Compiled, id: FindingId): string {
   return library.findings.get(id)?.label ?? id;
 }
 
+/** Parameters of the drawing of a finding; a question may also be about a group or a plant, which have none. */
+function plateOf(library: Compiled, id: string): string | null {
+  const findings: ReadonlyMap<string, Finding> = library.findings;
+  const plate = findings.get(id)?.plate;
+  return plate === undefined || plate === 'none' ? null : plate;
+}
+
 function describeArguments(library: Compiled, list: readonly Argument[]) {
   return list.map(({ finding, decibans }) => ({
     finding,
@@ -223,7 +231,8 @@ function toResponse(library: Compiled, set: PlantId | null, found: Consultation)
       how,
       seconds,
       worth: round(worth, 3),
-      choices: [...choices],
+      plate: plateOf(library, finding),
+      choices: choices.map((choice) => ({ ...choice, plate: plateOf(library, choice.finding) })),
     })),
     settled: found.settled.settled,
     settledWhy: { reason: found.settled.reason, sample: found.settled.sample },

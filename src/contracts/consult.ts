@@ -107,7 +107,11 @@ export const consultResponseSchema = z.object({
       how: z.string().nullable(),
       seconds: z.number(),
       worth: z.number(),
-      choices: z.array(z.object({ finding: z.string(), label: z.string() })),
+      /** Parameters of its drawing; null where there is none. */
+      plate: z.string().nullable(),
+      choices: z.array(
+        z.object({ finding: z.string(), label: z.string(), plate: z.string().nullable() }),
+      ),
     }),
   ),
   settled: z.boolean(),

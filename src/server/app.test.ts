@@ -50,6 +50,14 @@ const append = (id: string, baseVersion: number, ...events: CaseEvent[]) =>
 const read = async (id: string): Promise<CaseRecord> =>
   caseRecordSchema.parse((await request(app).get(`/api/cases/${id}`)).body.case);
 
+it('sends the library packed, to who can unpack it', async () => {
+  const packed = await request(app).get('/api/knowledge').set('accept-encoding', 'br');
+  expect(packed.headers['content-encoding']).toBe('br');
+  const plain = await request(app).get('/api/knowledge').set('accept-encoding', 'identity');
+  expect(plain.headers['content-encoding']).toBeUndefined();
+  expect(plain.body.version).toBe(library.value.version);
+});
+
 describe('cases', () => {
   it('opens a case once, at the clinic and on its day', async () => {
     const id = randomUUID();

@@ -1,3 +1,4 @@
+import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
@@ -57,6 +58,7 @@ export function createApp(parts: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(helmet());
+  app.use(compression());
   app.use('/api', apiRoutes(parts));
   const { webFolder } = parts;
   if (webFolder !== null && existsSync(webFolder)) {

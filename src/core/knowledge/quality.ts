@@ -9,6 +9,9 @@ import { weakestPairs } from './separation.ts';
 const LEAST_FINDINGS = 4;
 /** Least number of causes that a plant can have. */
 const LEAST_CAUSES = 6;
+/** A finding that so many causes show is common, and is heard in at least so many phrases. */
+const COMMON = 10;
+const LEAST_PHRASES = 10;
 /** What tells a cause from its nearest look-alike is shown by one of them so much more often, as a probability. */
 const TELLS_APART = 0.35;
 /** Two causes of one plant must not be more alike than this. */
@@ -109,6 +112,32 @@ function checkNames({ library }: ReadLibrary, report: Report): void {
       report(id, 'text', 'names a brand; name the active ingredient or the practice');
 }
 
+/** Findings that many causes show are told in many ways. */
+function checkPhrases(library: Compiled, report: Report): void {
+  const causes = new Map<string, number>();
+  for (const cause of library.causes.values())
+    for (const id of Object.keys(cause.findings)) causes.set(id, (causes.get(id) ?? 0) + 1);
+  for (const { id, phrases } of library.findings.values()) {
+    const shownBy = causes.get(id) ?? 0;
+    if (shownBy >= COMMON && phrases.length < LEAST_PHRASES)
+      report(
+        id,
+        'phrases',
+        `${shownBy} causes show it, so give at least ${LEAST_PHRASES} ways to say it; it has ${phrases.length}`,
+      );
+  }
+}
+
+/** What can be seen is drawn, or is said to need no drawing; and how to look is told. */
+function checkSeen({ library }: ReadLibrary, report: Report): void {
+  for (const { id, kind, plate, how } of library.findings) {
+    if (kind === 'context') continue;
+    if (plate === undefined)
+      report(id, 'plate', 'say how it looks, for example "leaf, yellow, veins green", or "none"');
+    if (how === undefined) report(id, 'how', 'say in one sentence how to look');
+  }
+}
+
 /**
  * Gates for a library whose references are sound: enough findings, something that tells causes apart, harm, timing,
  * enough causes and a normal look for every plant, no two causes alike. Empty when all is well.
@@ -122,5 +151,7 @@ export function checkQuality(read: ReadLibrary, compiled: Compiled): readonly Kn
   checkPlants(compiled, report);
   checkSeparation(compiled, report);
   checkNames(read, report);
+  checkSeen(read, report);
+  checkPhrases(compiled, report);
   return issues;
 }

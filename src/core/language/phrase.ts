@@ -44,8 +44,17 @@ function wordStems(word: string, classes: WordClasses): readonly string[] {
   return word === 'no' || word === 'not' ? [...NEGATORS] : [stem(word)];
 }
 
+const compiledTerms = new WeakMap<WordClasses, Map<string, ReadonlySet<string>>>();
+
+/** Stems of one term; the same term of the same library is the same set. */
 function termStems(term: string, classes: WordClasses): ReadonlySet<string> {
-  return new Set(term.split('|').flatMap((word) => wordStems(word, classes)));
+  const terms = compiledTerms.get(classes) ?? new Map<string, ReadonlySet<string>>();
+  compiledTerms.set(classes, terms);
+  const known = terms.get(term);
+  if (known) return known;
+  const stems = new Set(term.split('|').flatMap((word) => wordStems(word, classes)));
+  terms.set(term, stems);
+  return stems;
 }
 
 /** Reads one phrase. Unknown classes give an empty term, which never matches; the checks of the library report them. */

@@ -45,6 +45,11 @@ export function tokenize(text: string): readonly Token[] {
   return tokens;
 }
 
+/** The words of a text in lower case, where their places do not matter. */
+export function wordsIn(text: string): readonly string[] {
+  return text.toLowerCase().match(WORD) ?? [];
+}
+
 /** Words that are written with a point: "St. Augustine" is one name. */
 const SHORTENED = /\b(st|mt|mr|mrs|ms|dr|jr|vs|approx)$/i;
 

@@ -17,6 +17,7 @@ export const GlobalStyle = createGlobalStyle`
     --ochre-wash: #f6ead0;
     --brick: #9c2f1b;
     --brick-wash: #f7e2dc;
+    --plate-ground: #faf8f2;
     --sans: 'Public Sans Variable', system-ui, sans-serif;
     --heading: 'Bricolage Grotesque Variable', 'Public Sans Variable', system-ui, sans-serif;
     --figures: 'IBM Plex Mono', ui-monospace, monospace;
@@ -36,6 +37,7 @@ export const GlobalStyle = createGlobalStyle`
     --ochre-wash: #3b3018;
     --brick: #f39a86;
     --brick-wash: #43231c;
+    --plate-ground: #223238;
   }
   * { box-sizing: border-box; }
   html, body, #root { height: 100%; margin: 0; }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { BACKGROUND } from '../scale.ts';
 import { findingIdSchema, idSchema, sourceRefSchema, wordOf } from './common.ts';
+import { plateSchema } from './plate.ts';
 
 export const PARTS = [
   'whole',
@@ -44,6 +45,8 @@ export const findingSchema = z.strictObject({
   forAdvice: z.boolean().default(false),
   /** Ways people say it, in the phrase language of language/phrase.ts. */
   phrases: z.array(z.string()).default([]),
+  /** What its drawing shows, read by `readPlate`; `none` where words say it all. */
+  plate: plateSchema.optional(),
   source: sourceRefSchema,
 });
 

@@ -5,6 +5,7 @@ import { PLANT_QUESTION } from '../../../core/diagnosis/drafts.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
+import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { ColumnTitle } from './layout.ts';
 import { useHappen } from './useCase.ts';
 
@@ -45,6 +46,23 @@ const Answers = styled.div`
 `;
 
 const ANSWER_SURE = 0.85;
+
+const WithPlate = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 4px 10px;
+  align-items: start;
+  & > svg {
+    grid-row: span 2;
+  }
+`;
+const Choice = styled.span`
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+`;
+const QUESTION_PLATE = 68;
+const CHOICE_PLATE = 40;
 
 interface AskPanelProps {
   readonly plant: CasePlant;
@@ -121,24 +139,35 @@ interface QuestionItemProps {
 }
 
 function QuestionItem({ question, showKeys, onTell }: QuestionItemProps) {
-  const { finding, choices } = question;
-  const button = (text: string, value: boolean | string, key: string) => (
+  const { finding, choices, plate } = question;
+  const button = (
+    text: string,
+    value: boolean | string,
+    key: string,
+    drawn: string | null = null,
+  ) => (
     <Button
       key={text}
       onPress={() => onTell(finding, value)}
       aria-label={`${text}: ${question.question}`}
     >
-      {text} {showKeys && key !== '' && <Key>Alt {key}</Key>}
+      <Choice>
+        {drawn !== null && <PlateFigure plate={drawn} pixels={CHOICE_PLATE} />}
+        {text} {showKeys && key !== '' && <Key>Alt {key}</Key>}
+      </Choice>
     </Button>
   );
   return (
     <Asked>
-      <p>{question.question}</p>
-      {question.how && <small>{question.how}</small>}
+      <WithPlate>
+        <p>{question.question}</p>
+        {plate !== null && <PlateFigure plate={plate} pixels={QUESTION_PLATE} />}
+        {question.how && <small>{question.how}</small>}
+      </WithPlate>
       <Answers>
         {choices.length === 0
           ? [button('Yes', true, 'Y'), button('No', false, 'N')]
-          : choices.map((choice) => button(choice.label, choice.finding, ''))}
+          : choices.map((choice) => button(choice.label, choice.finding, '', choice.plate))}
         {button('Cannot tell', 'unknown', 'U')}
       </Answers>
     </Asked>

@@ -9,9 +9,8 @@ import type { Reading } from './useShelf.ts';
 import { capital, harmInWords, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip, type StripRow } from './YearStrip.tsx';
 
-function findingName(shelf: Shelf, id: FindingId): string {
-  return shelf.library.findings.find((one) => one.id === id)?.label ?? id;
-}
+const findingOf = (shelf: Shelf, id: FindingId) =>
+  shelf.library.findings.find((one) => one.id === id);
 const treatmentOf = (shelf: Shelf, id: TreatmentId) =>
   shelf.library.treatments.find((one) => one.id === id);
 
@@ -45,7 +44,8 @@ function Shows({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause 
             <HowOften
               key={id}
               to={`/library/finding/${id}`}
-              name={findingName(shelf, id)}
+              name={findingOf(shelf, id)?.label ?? id}
+              plate={findingOf(shelf, id)?.plate ?? 'none'}
               word={word}
             />
           ))}

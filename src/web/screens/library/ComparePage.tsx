@@ -3,6 +3,7 @@ import { styled } from 'styled-components';
 import { FREQUENCY, type Frequency } from '../../../core/knowledge/scale.ts';
 import type { Cause } from '../../../core/knowledge/schema/cause.ts';
 import type { FindingId } from '../../../core/knowledge/schema/common.ts';
+import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Missing } from './CausePage.tsx';
 import { Facts, Quiet, ShareBar, Sheet } from './parts.tsx';
 import type { Reading } from './useShelf.ts';
@@ -16,12 +17,20 @@ const Pair = styled(Facts)`
   }
   & tr[data-tells='yes'] th::before {
     content: '≠ ';
+    float: left;
+    margin-right: 6px;
     color: var(--teal);
   }
   & td {
     border-left: 1px solid var(--hairline);
     padding-left: 12px;
   }
+`;
+
+const Seen = styled.div`
+  display: flex;
+  gap: 10px;
+  align-items: center;
 `;
 
 /** So much more often, as a probability, makes a finding tell two causes apart. */
@@ -36,7 +45,7 @@ export function ComparePage() {
   const { first, second } = useParams();
   const [a, b] = [shelf.causes.get(first ?? ''), shelf.causes.get(second ?? '')];
   if (!a || !b) return <Missing />;
-  const labels = new Map(shelf.library.findings.map(({ id, label }) => [id, label]));
+  const findings = new Map(shelf.library.findings.map((one) => [one.id, one]));
   const ids = [...new Set([...Object.keys(a.findings), ...Object.keys(b.findings)])] as FindingId[];
   const apart = (id: FindingId): number => Math.abs(share(a, id) - share(b, id));
   const rows = ids
@@ -68,7 +77,12 @@ export function ComparePage() {
         <tbody>
           {rows.map((id) => (
             <tr key={id} data-tells={apart(id) >= TELLS ? 'yes' : 'no'}>
-              <th scope="row">{labels.get(id) ?? id}</th>
+              <th scope="row">
+                <Seen>
+                  <PlateFigure plate={findings.get(id)?.plate ?? 'none'} pixels={44} />
+                  <span>{findings.get(id)?.label ?? id}</span>
+                </Seen>
+              </th>
               {[a, b].map((cause) => (
                 <td key={cause.id}>
                   <ShareBar share={share(cause, id)} />

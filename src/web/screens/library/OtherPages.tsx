@@ -1,10 +1,22 @@
 import { Link, useOutletContext, useParams } from 'react-router';
+import { styled } from 'styled-components';
 import { FREQUENCY } from '../../../core/knowledge/scale.ts';
+import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Missing } from './CausePage.tsx';
 import { Facts, HowOften, Quiet, Sheet } from './parts.tsx';
 import type { Reading } from './useShelf.ts';
 import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
+
+const Drawn = styled.div`
+  display: flex;
+  gap: 20px;
+  & > div {
+    display: grid;
+    gap: 8px;
+    align-content: start;
+  }
+`;
 
 /** One finding: how to ask for it, and which causes show it. */
 export function FindingPage() {
@@ -28,13 +40,20 @@ export function FindingPage() {
           {finding.part} · {finding.kind} · seen without any of these causes: {finding.background}
         </Quiet>
       </header>
-      <p>{finding.question}</p>
-      {finding.how !== undefined && <p>{finding.how}</p>}
-      {general.map((one) => (
-        <p key={one.id}>
-          A kind of <Link to={`/library/finding/${one.id}`}>{one.label.toLowerCase()}</Link>.
-        </p>
-      ))}
+      <Drawn>
+        {finding.plate !== undefined && (
+          <PlateFigure plate={finding.plate} label={`Drawing: ${finding.label}`} pixels={148} />
+        )}
+        <div>
+          <p>{finding.question}</p>
+          {finding.how !== undefined && <p>{finding.how}</p>}
+          {general.map((one) => (
+            <p key={one.id}>
+              A kind of <Link to={`/library/finding/${one.id}`}>{one.label.toLowerCase()}</Link>.
+            </p>
+          ))}
+        </div>
+      </Drawn>
       <section>
         <h2>
           Causes that show it <Quiet>{showing.length}</Quiet>

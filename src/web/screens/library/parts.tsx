@@ -2,6 +2,7 @@ import { Fragment } from 'react';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import { FREQUENCY, type Frequency } from '../../../core/knowledge/scale.ts';
+import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { spaced } from './words.ts';
 
 /** A page of the Library: text on a white surface divided by hairlines. */
@@ -104,14 +105,25 @@ interface HowOftenProps {
   readonly to: string;
   readonly name: string;
   readonly word: Frequency;
+  /** Parameters of its drawing. */
+  readonly plate?: string;
 }
 
+const Named = styled.div`
+  display: flex;
+  gap: 10px;
+  align-items: center;
+`;
+
 /** A row of {@link Facts}: what it is, and how often. */
-export function HowOften({ to, name, word }: HowOftenProps) {
+export function HowOften({ to, name, word, plate = 'none' }: HowOftenProps) {
   return (
     <tr>
       <th scope="row">
-        <Link to={to}>{name}</Link>
+        <Named>
+          <PlateFigure plate={plate} pixels={36} />
+          <Link to={to}>{name}</Link>
+        </Named>
       </th>
       <td>
         <ShareBar share={FREQUENCY[word]} />
