@@ -95,17 +95,15 @@ function sensesFor(
 
 /** The words of phrases, without those that must not be there, counts and classes. */
 function wordsOf(phrases: readonly string[]): string {
-  return phrases
-    .join(' ')
-    .replace(/(^|\s)[-~>]\S*/g, ' ')
-    .replace(/@[a-z-]+/g, ' ')
-    .replaceAll('|', ' ');
+  return phrases.join(' ').replace(/(^|\s)[-~>]\S*|@[a-z-]+|\|/g, ' ');
 }
 
 interface Users {
   readonly causes: number[];
   readonly weights: number[];
 }
+
+const NOBODY: Users = { causes: [], weights: [] };
 
 /** For each sense the causes that use it, each with its greatest weight. */
 function usersOf(
@@ -145,12 +143,11 @@ export function buildDescriptions(described: Described): Descriptions {
   const users = usersOf(texts, numbers.size);
   const uses = new Map<string, Uses>();
   for (const [sense, number] of numbers) {
-    const { causes, weights } = users[number] ?? { causes: [], weights: [] };
+    const { causes, weights } = users[number] ?? NOBODY;
     const rarity = Math.log((described.causes.length + 1) / (causes.length + 1));
-    uses.set(sense, {
-      causes: Int32Array.from(causes),
-      nats: Float64Array.from(weights, (weight) => weight * rarity),
-    });
+    const nats = new Float64Array(weights);
+    for (let k = 0; k < nats.length; k++) nats[k] = (nats[k] ?? 0) * rarity;
+    uses.set(sense, { causes: new Int32Array(causes), nats });
   }
   return { senses, uses, number: new Map(described.causes.map(({ id }, i) => [id, i])) };
 }
