@@ -17,6 +17,7 @@ import { silenceWeight } from './diagnosis/silence.ts';
 import { findQuestions, rankSamples, type Inquiry, type Question } from './diagnosis/questions.ts';
 import { settle, type Settled } from './diagnosis/settled.ts';
 import { isRelevant } from './diagnosis/weigh.ts';
+import { makeEar } from './ear.ts';
 import type { Compiled } from './knowledge/compile.ts';
 import type { Cause } from './knowledge/schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from './knowledge/schema/common.ts';
@@ -171,6 +172,8 @@ interface Setting {
   readonly experience: Experience;
 }
 
+type Spoken = Pick<Enquiry, 'words' | 'plant'>;
+
 const placeKey = ({ lat, lon }: Coordinates): string => `${lat} ${lon}`;
 
 /** Makes a consultant over a compiled library. */
@@ -182,11 +185,12 @@ export function createConsultant(library: Compiled): Consultant {
     ({ plant, place, today, experience }) =>
       `${plant ?? ''} ${placeKey(place)} ${today} ${[...experience].join(' ')}`,
   );
-  const ears = keeping(
-    (words: string) => hear({ ...library, lineage: library.taxonomy.lineage }, words),
-    (words) => words,
+  const ear = makeEar(library);
+  const hearing = keeping(
+    ({ words, plant }: Spoken) => hear(ear, words, plant),
+    ({ words, plant }) => `${plant ?? ''} ${words}`,
   );
-  return (enquiry) => consult(library, enquiry, almanacs(enquiry.place), networks, ears);
+  return (enquiry) => consult(library, enquiry, almanacs(enquiry.place), networks, hearing);
 }
 
 function consult(
@@ -194,10 +198,10 @@ function consult(
   enquiry: Enquiry,
   almanac: Almanac,
   networkFor: (setting: Setting) => Network,
-  hearing: (words: string) => Heard,
+  hearing: (spoken: Spoken) => Heard,
 ): Consultation {
   const { words, today, answers, experience } = enquiry;
-  const heard = hearing(words);
+  const heard = hearing({ words, plant: enquiry.plant });
   const plant = enquiry.plant ?? heard.plants[0]?.plant ?? null;
   const network = networkFor({ plant, place: enquiry.place, today, experience });
   const reports = reportsOf(heard.findings, answers);

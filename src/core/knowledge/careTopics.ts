@@ -3,7 +3,11 @@ import { findingSchema, type Finding } from './schema/finding.ts';
 import { treatmentSchema, type Treatment } from './schema/treatment.ts';
 
 /** Id of the finding that the enquirer asks about a topic. */
-const askingFor = (topicId: string): string => `asks-${topicId}`;
+const ASKING = 'asks-';
+const askingFor = (topicId: string): string => `${ASKING}${topicId}`;
+
+/** True for the finding that a care topic is asked about. */
+export const isAsking = (finding: string): boolean => finding.startsWith(ASKING);
 
 /** True for a cause that stands for a care topic: it answers a question and names no trouble. */
 export function isCareTopic(cause: Cause): boolean {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
+import { makeEar } from '../ear.ts';
 import { hear, type Heard } from './hear.ts';
 
 const library = miniLibrary(
@@ -30,8 +31,7 @@ const library = miniLibrary(
     ],
   },
 );
-const listen = (text: string): Heard =>
-  hear({ ...library, lineage: library.taxonomy.lineage }, text);
+const listen = (text: string): Heard => hear(makeEar(library), text);
 const said = (text: string): Record<string, boolean> =>
   Object.fromEntries(listen(text).findings.map(({ finding, value }) => [finding, value]));
 

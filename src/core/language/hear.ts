@@ -7,6 +7,9 @@ import {
   type PlantNames,
   type RankedPlant,
 } from './plantNames.ts';
+import { withoutClaimedWords, type Reading } from './compete.ts';
+import { fitsPart, namesPart } from './partFit.ts';
+import { NEGATORS } from './phrase.ts';
 import type { PhraseIndex, PhraseMatch } from './phraseIndex.ts';
 import { readStance, type Stance } from './stance.ts';
 import { stem, stemSet } from './stem.ts';
@@ -35,6 +38,11 @@ export interface Ear {
   readonly plantNames: PlantNames;
   readonly phrases: PhraseIndex<Finding>;
   readonly lineage: (id: PlantId) => readonly PlantId[];
+  readonly implied: (id: FindingId) => readonly FindingId[];
+  /** Findings that can be told of a plant, shown by some cause of it or of a kind of it, and how commonly. */
+  readonly shownOn: (plant: PlantId) => ReadonlyMap<FindingId, number>;
+  /** What is eaten of it bears its name: the apples of an apple. */
+  readonly isEaten: (plant: PlantId) => boolean;
 }
 
 const LIKE = stem('like');
@@ -45,10 +53,18 @@ const DOUBTFUL = 0.6;
 const sureOf = (words: number): number =>
   SURE_BY_WORDS[Math.min(words, SURE_BY_WORDS.length - 1)] ?? DOUBTFUL;
 
-interface Candidate extends HeardFinding {
-  readonly positions: readonly number[];
-  readonly part: Finding['part'];
+interface Candidate extends HeardFinding, Reading {
   readonly group: string | undefined;
+}
+
+/** Words for sizes and amounts tell little by themselves. */
+const GENERAL = stemSet('all big large small tiny little some many every one');
+
+function tellingOf(tokens: readonly Token[], positions: readonly number[]): readonly number[] {
+  return positions.filter((i) => {
+    const token = tokens[i];
+    return token && !namesPart(token) && !NEGATORS.has(token.stem) && !GENERAL.has(token.stem);
+  });
 }
 
 /** Asked about for its own sake, never as a sign: see careTopics.ts. */
@@ -89,6 +105,7 @@ function toCandidate(
     positions.some((i) => isSimile(tokens, i) || tellsOfTime(tokens, i))
   )
     return null;
+  if (!fitsPart(finding, tokens, positions)) return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
   if (!first || !last) return null;
@@ -97,41 +114,11 @@ function toCandidate(
     value: phrase.negates || stance.denied[Math.max(...positions)] !== true,
     sure: any(stance.doubted) ? DOUBTFUL : sureOf(positions.length),
     span: { start: first.start, end: last.end },
+    kind: finding.kind,
     positions,
-    part: finding.part,
+    telling: tellingOf(tokens, positions),
     group: finding.group,
   };
-}
-
-/** Parts that people do not keep apart in speech. */
-const REGION: Partial<Record<Finding['part'], string>> = {
-  needle: 'leaf',
-  trunk: 'stem',
-  bulb: 'root',
-};
-const regionOf = (part: Finding['part']): string => REGION[part] ?? part;
-
-/**
- * Words that belong to a longer phrase do not by themselves tell of something else: "bags hanging" is no hanging
- * leaf. On the same part of the plant they may, as in "yellow spots".
- */
-function withoutUsedWords(candidates: readonly Candidate[]): readonly Candidate[] {
-  const usedBy = (longer: Candidate, { positions, part, finding }: Candidate): boolean =>
-    longer.finding !== finding &&
-    longer.positions.length > positions.length &&
-    regionOf(longer.part) !== regionOf(part) &&
-    positions.every((position) => longer.positions.includes(position));
-  const at = new Map<number, Candidate[]>();
-  for (const candidate of candidates) {
-    for (const position of candidate.positions) {
-      const here = at.get(position);
-      if (here) here.push(candidate);
-      else at.set(position, [candidate]);
-    }
-  }
-  const sharing = ({ positions: [first] }: Candidate): readonly Candidate[] =>
-    first === undefined ? [] : (at.get(first) ?? []);
-  return candidates.filter((one) => !sharing(one).some((other) => usedBy(other, one)));
 }
 
 /** A longer phrase says more than a shorter one; what was affirmed says more than what was denied elsewhere. */
@@ -165,19 +152,50 @@ function oneForEachGroup(candidates: readonly Candidate[]): readonly Candidate[]
   );
 }
 
+/** A plant that is meant with less confidence does not decide what can be told. */
+const LEAST_CONFIDENCE = 0.3;
+
+/** How commonly each finding is shown on the plants spoken of, where it can be told of them; null when none is known. */
+function tellable(ear: Ear, plants: readonly PlantId[]): ReadonlyMap<FindingId, number> | null {
+  if (plants.length === 0) return null;
+  return new Map(plants.flatMap((plant) => [...ear.shownOn(plant)]));
+}
+
+/** Words of plant names, which say nothing about the plant: "white" of white pine. */
+function namesOnly(
+  ear: Ear,
+  tokens: readonly Token[],
+  mentions: readonly PlantMention[],
+): (position: number) => boolean {
+  return (position) => {
+    const token = tokens[position];
+    if (!token || namesPart(token)) return false;
+    return mentions.some(
+      ({ plant, start, end }) => token.start >= start && token.end <= end && !ear.isEaten(plant),
+    );
+  };
+}
+
 /**
- * Understands a text: the plants it names and the findings it reports, each with its place in the text.
- * Deterministic; text beyond {@link LONGEST_TEXT} characters is not read.
+ * Understands a text: the plants it names and the findings it reports, each with its place in the text. The
+ * plant, when it is known otherwise, decides what can be told of it. Deterministic; text beyond
+ * {@link LONGEST_TEXT} characters is not read.
  */
-export function hear(ear: Ear, text: string): Heard {
+export function hear(ear: Ear, text: string, plant: PlantId | null = null): Heard {
   const tokens = tokenize(text.slice(0, LONGEST_TEXT));
   const stance = readStance(tokens);
   const mentions = findPlants(ear.plantNames, tokens);
+  const plants = rankPlants(mentions, ear.lineage);
+  const meant = plants.filter(({ confidence }) => confidence >= LEAST_CONFIDENCE);
+  const told = tellable(ear, plant === null ? meant.map((one) => one.plant) : [plant]);
+  const isName = namesOnly(ear, tokens, mentions);
   const candidates = ear
     .phrases(tokens)
+    .filter(({ phrase }) => told?.has(phrase.target.id) ?? true)
+    .filter(({ positions }) => !positions.some(isName))
     .map((match) => toCandidate(tokens, stance, match))
     .filter((candidate) => candidate !== null);
-  const findings = oneForEachGroup(oneForEach(withoutUsedWords(candidates)))
+  const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, ear.implied, told)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
   const namesPlant = (token: Token): boolean =>
@@ -185,5 +203,5 @@ export function hear(ear: Ear, text: string): Heard {
   const telling = tokens.filter(
     (token, i) => stance.denied[i] !== true && stance.theory[i] !== true && !namesPlant(token),
   );
-  return { plants: rankPlants(mentions, ear.lineage), mentions, findings, telling };
+  return { plants, mentions, findings, telling };
 }

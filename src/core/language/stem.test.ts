@@ -23,3 +23,16 @@ it.each([
 ])('leaves %s whole', (word, cut) => {
   expect(stem(word)).not.toBe(cut);
 });
+
+it.each([
+  ['cane', 'can'],
+  ['pines', 'pins'],
+  ['striped', 'strip'],
+  ['sage', 'sag'],
+  ['fire', 'fir'],
+  ['bites', 'bit'],
+  ['note', 'not'],
+  ['planted', 'plant'],
+])('keeps "%s" from "%s"', (a, b) => {
+  expect(stem(a)).not.toBe(stem(b));
+});

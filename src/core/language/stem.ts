@@ -101,6 +101,32 @@ const IRREGULAR = new Map<string, string>(
   }),
 );
 
+/** Words that would become another word without their last e (cane, can), with their forms. */
+const WHOLE = new Map<string, string>(
+  Object.entries({
+    bite: 'bites biting',
+    cane: 'canes',
+    care: 'cares caring cared',
+    fire: 'fires',
+    hope: 'hopes hoping hoped',
+    mite: 'mites',
+    note: 'notes noting noted',
+    pine: 'pines',
+    plane: 'planes',
+    rate: 'rates',
+    sage: 'sages',
+    scare: 'scares scared scaring',
+    slime: 'slimes slimed',
+    stripe: 'stripes striped',
+    tape: 'tapes taped',
+    tube: 'tubes',
+    twine: 'twines',
+    planted: '',
+  }).flatMap(([word, forms]) =>
+    [word, ...forms.split(' ').filter(Boolean)].map((form) => [form, word] as const),
+  ),
+);
+
 const VOWEL = /[aeiouy]/;
 const DOUBLED = /([bdgkmnprt])\1$/;
 
@@ -124,6 +150,8 @@ function withoutSuffix(word: string): string {
  */
 export function stem(word: string): string {
   const bare = word.replace(/['’]s$/, '').replace(/['’]/g, '');
+  const whole = WHOLE.get(bare);
+  if (whole !== undefined) return whole;
   const shorter = IRREGULAR.get(bare) ?? withoutSuffix(bare);
   return shorter.length > 3 && shorter.endsWith('e') ? shorter.slice(0, -1) : shorter;
 }

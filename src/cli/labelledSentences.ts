@@ -1,0 +1,111 @@
+import { z } from 'zod';
+import type { Compiled } from '../core/knowledge/compile.ts';
+import { isAsking } from '../core/knowledge/careTopics.ts';
+import { findingIdSchema, plantIdSchema, type FindingId } from '../core/knowledge/schema/common.ts';
+import { hear, type Ear, type Heard, type HeardFinding } from '../core/language/hear.ts';
+
+/** A sentence of an enquirer with what it says. */
+export const labelledSentenceSchema = z.strictObject({
+  say: z.string(),
+  /** The plant that is asked about; null where none is named. */
+  plant: plantIdSchema.nullable(),
+  /** Findings that it reports as there. */
+  yes: z.array(findingIdSchema).default([]),
+  /** Findings that it reports as not there. */
+  no: z.array(findingIdSchema).default([]),
+});
+export type LabelledSentence = z.infer<typeof labelledSentenceSchema>;
+
+/** How a sentence was understood. */
+export interface SentenceMarks {
+  readonly plantOk: boolean;
+  readonly plant: string;
+  /** Heard, and labelled or implied by a label. */
+  readonly right: readonly HeardFinding[];
+  readonly wrong: readonly HeardFinding[];
+  readonly missed: readonly FindingId[];
+  readonly found: readonly FindingId[];
+  /** Of findings both labelled and heard: with the right and the wrong sign. */
+  readonly signOk: number;
+  readonly signWrong: number;
+}
+
+function plantFits(library: Compiled, heard: Heard, label: LabelledSentence['plant']): boolean {
+  const [first] = heard.plants;
+  if (label === null || !first) return label === null && !first;
+  const group = library.plants.get(label)?.rank === 'group';
+  return first.plant === label || (group && library.taxonomy.lineage(first.plant).includes(label));
+}
+
+/** Marks what was heard. A general finding is right where a special one is labelled; a denied special one where the general is. */
+export function judgeSentence(
+  library: Compiled,
+  ear: Ear,
+  sentence: LabelledSentence,
+): SentenceMarks {
+  const heard = hear(ear, sentence.say);
+  const findings = heard.findings.filter(({ finding }) => !isAsking(finding));
+  const isRight = ({ finding, value }: HeardFinding): boolean =>
+    value
+      ? sentence.yes.some((label) => library.implied(label).includes(finding))
+      : library.implied(finding).some((general) => sentence.no.includes(general));
+  const isFound = (label: FindingId, value: boolean): boolean =>
+    findings.some(
+      (one) =>
+        one.value === value &&
+        (one.finding === label || (value && library.implied(one.finding).includes(label))),
+    );
+  const labels = [
+    ...sentence.yes.map((id) => [id, true] as const),
+    ...sentence.no.map((id) => [id, false] as const),
+  ];
+  const signs = labels.flatMap(([label, value]) => {
+    const same = findings.find(({ finding }) => finding === label);
+    return same ? [same.value === value] : [];
+  });
+  return {
+    plantOk: plantFits(library, heard, sentence.plant),
+    plant: heard.plants[0]?.plant ?? '-',
+    right: findings.filter(isRight),
+    wrong: findings.filter((one) => !isRight(one)),
+    found: labels.filter(([id, value]) => isFound(id, value)).map(([id]) => id),
+    missed: labels.filter(([id, value]) => !isFound(id, value)).map(([id]) => id),
+    signOk: signs.filter(Boolean).length,
+    signWrong: signs.filter((ok) => !ok).length,
+  };
+}
+
+/** Sums of marks as shares, 0 to 1. */
+export interface LanguageScores {
+  readonly sentences: number;
+  readonly plants: number;
+  readonly precision: number;
+  readonly recall: number;
+  readonly sign: number;
+}
+
+/** Scores of a set of marks; a share of nothing is 1. */
+export function scoreSentences(marks: readonly SentenceMarks[]): LanguageScores {
+  const sum = (count: (one: SentenceMarks) => number): number =>
+    marks.reduce((total, one) => total + count(one), 0);
+  const share = (good: number, bad: number): number => (good + bad === 0 ? 1 : good / (good + bad));
+  return {
+    sentences: marks.length,
+    plants: share(
+      sum(({ plantOk }) => Number(plantOk)),
+      sum(({ plantOk }) => Number(!plantOk)),
+    ),
+    precision: share(
+      sum(({ right }) => right.length),
+      sum(({ wrong }) => wrong.length),
+    ),
+    recall: share(
+      sum(({ found }) => found.length),
+      sum(({ missed }) => missed.length),
+    ),
+    sign: share(
+      sum(({ signOk }) => signOk),
+      sum(({ signWrong }) => signWrong),
+    ),
+  };
+}

@@ -1,0 +1,40 @@
+import { commonnessOf, type Compiled } from './knowledge/compile.ts';
+import type { FindingId, PlantId } from './knowledge/schema/common.ts';
+import type { Ear } from './language/hear.ts';
+
+/** Kinds of a plant, itself first: all plants that it stands above. */
+function kindsOf(library: Compiled): ReadonlyMap<PlantId, readonly PlantId[]> {
+  const kinds = new Map<PlantId, PlantId[]>();
+  for (const id of library.plants.keys())
+    for (const above of library.taxonomy.lineage(id))
+      kinds.set(above, [...(kinds.get(above) ?? []), id]);
+  return kinds;
+}
+
+/** Makes the ear of a library: what it can hear, and what can be meant of which plant. Answers are kept. */
+export function makeEar(library: Compiled): Ear {
+  const kinds = kindsOf(library);
+  const always = [...library.findings.values()].filter(({ forAdvice }) => forAdvice);
+  const known = new Map<PlantId, ReadonlyMap<FindingId, number>>();
+  const shownOn = (plant: PlantId): ReadonlyMap<FindingId, number> => {
+    const found = known.get(plant);
+    if (found) return found;
+    const shown = new Map<FindingId, number>(always.map(({ id }) => [id, 0]));
+    for (const kind of kinds.get(plant) ?? [plant])
+      for (const [id, factor] of library.hosting(kind)) {
+        const cause = library.causes.get(id);
+        const weight = cause ? factor * commonnessOf(cause) : 0;
+        for (const [finding, strength] of library.strengths.get(id) ?? [])
+          shown.set(finding, (shown.get(finding) ?? 0) + weight * strength);
+      }
+    known.set(plant, shown);
+    return shown;
+  };
+  const { lineage, traits } = library.taxonomy;
+  return {
+    ...library,
+    lineage,
+    shownOn,
+    isEaten: (plant) => (traits(plant).edible ?? 'none') !== 'none',
+  };
+}

@@ -1,0 +1,84 @@
+import type { Finding, Part } from '../knowledge/schema/finding.ts';
+import { stemSet } from './stem.ts';
+import type { Token } from './tokens.ts';
+
+/** Regions of a plant that people keep apart in speech. */
+type Region = 'leaf' | 'wood' | 'root' | 'flower' | 'fruit' | 'turf';
+
+const NOUNS: Readonly<Record<Region, ReadonlySet<string>>> = {
+  leaf: stemSet('leaf leaves foliage frond leaflet needle blade'),
+  wood: stemSet('stem stalk cane twig branch limb shoot trunk bark bough'),
+  root: stemSet('root bulb rhizome tuber corm clove'),
+  flower: stemSet('flower bloom blossom petal bud'),
+  fruit: stemSet('fruit berry berries pod nut husk cone'),
+  turf: stemSet('lawn grass turf sod'),
+};
+const REGIONS: readonly Region[] = ['leaf', 'wood', 'root', 'flower', 'fruit', 'turf'];
+
+/** Where a finding of each part may be told; null for what is not on a part. */
+const TOLD_ON: Readonly<Record<Part, readonly Region[] | null>> = {
+  leaf: ['leaf'],
+  needle: ['leaf', 'wood'],
+  stem: ['wood'],
+  trunk: ['wood'],
+  root: ['root'],
+  bulb: ['root'],
+  flower: ['flower'],
+  fruit: ['fruit', 'flower'],
+  turf: ['turf', 'leaf'],
+  whole: null,
+  soil: null,
+  around: null,
+  history: null,
+};
+
+/** How far the word for the part may stand before and after what is told of it. */
+const LOOK_BACK = 10;
+const LOOK_AHEAD = 5;
+
+function regionOf(token: Token | undefined): Region | null {
+  if (!token) return null;
+  return REGIONS.find((region) => NOUNS[region].has(token.stem)) ?? null;
+}
+
+/** True for a word that names a part of a plant. */
+export const namesPart = (token: Token | undefined): boolean => regionOf(token) !== null;
+
+/** The part that is spoken of at a stretch of words: the nearest before it in the sentence, or else just after it. */
+function spokenOf(tokens: readonly Token[], first: number, last: number): Region | null {
+  const sentence = tokens[first]?.sentence;
+  for (let i = first - 1; i >= first - LOOK_BACK && tokens[i]?.sentence === sentence; i--) {
+    const region = regionOf(tokens[i]);
+    if (region) return region;
+  }
+  for (let i = last + 1; i <= last + LOOK_AHEAD && tokens[i]?.sentence === sentence; i++) {
+    const region = regionOf(tokens[i]);
+    if (region) return region;
+  }
+  return null;
+}
+
+/** Insects and growths sit on leaves and wood alike, and people do not say which. */
+const isAnywhere = ({ kind, part }: Finding): boolean =>
+  kind === 'context' || (kind === 'sign' && (part === 'leaf' || part === 'stem'));
+
+/**
+ * Whether words that could tell of a finding are said of its part of the plant: "gray spots" of canes are none on
+ * leaves. A phrase that names the part itself fits, unless another part stands between its words.
+ */
+export function fitsPart(
+  finding: Finding,
+  tokens: readonly Token[],
+  positions: readonly number[],
+): boolean {
+  const allowed = TOLD_ON[finding.part];
+  if (allowed === null || isAnywhere(finding)) return true;
+  const [first, last] = [Math.min(...positions), Math.max(...positions)];
+  const fits = (region: Region | null): boolean => region === null || allowed.includes(region);
+  if (positions.some((i) => namesPart(tokens[i]))) {
+    for (let i = first + 1; i < last; i++)
+      if (!positions.includes(i) && !fits(regionOf(tokens[i]))) return false;
+    return true;
+  }
+  return fits(spokenOf(tokens, first, last));
+}
