@@ -1,5 +1,5 @@
 import { buildDescriptions, type Descriptions } from '../language/descriptions.ts';
-import { buildPhraseIndex, type PhraseIndex } from '../language/phraseIndex.ts';
+import { buildPhraseIndex, countUses, type PhraseIndex } from '../language/phraseIndex.ts';
 import { compileClasses, compilePhrase } from '../language/phrase.ts';
 import { buildPlantNames, type PlantNames } from '../language/plantNames.ts';
 import { buildHosting, type Hosting } from './hosting.ts';
@@ -29,6 +29,8 @@ export interface Compiled {
   readonly taxonomy: Taxonomy;
   readonly plantNames: PlantNames;
   readonly phrases: PhraseIndex<Finding>;
+  /** How many phrases each stem stands in: the fewer, the more it tells. */
+  readonly phraseUses: ReadonlyMap<string, number>;
   /** A finding and every more general one that it implies, itself first. */
   readonly implied: (id: FindingId) => readonly FindingId[];
   readonly strengths: ReadonlyMap<CauseId, Strengths>;
@@ -78,6 +80,9 @@ export function compileLibrary(library: Library): Compiled {
     ...library.treatments,
     ...library.careTopics.flatMap(careTreatments),
   ]);
+  const phrases = allFindings.flatMap((finding) =>
+    finding.phrases.map((text) => compilePhrase(text, finding, classes)),
+  );
   const groupMembers = new Map<string, Finding[]>();
   for (const finding of library.findings) {
     if (finding.group === undefined) continue;
@@ -94,11 +99,8 @@ export function compileLibrary(library: Library): Compiled {
     places: library.places,
     taxonomy,
     plantNames: buildPlantNames(library.plants),
-    phrases: buildPhraseIndex(
-      allFindings.flatMap((finding) =>
-        finding.phrases.map((text) => compilePhrase(text, finding, classes)),
-      ),
-    ),
+    phrases: buildPhraseIndex(phrases),
+    phraseUses: countUses(phrases),
     implied,
     strengths,
     descriptions: buildDescriptions({

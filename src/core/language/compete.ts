@@ -1,52 +1,64 @@
 import type { FindingId } from '../knowledge/schema/common.ts';
-import type { Finding } from '../knowledge/schema/finding.ts';
 
 /** A reading of some words of a text as a finding. */
 export interface Reading {
   readonly finding: FindingId;
-  readonly kind: Finding['kind'];
+  /** Only readings of one sort compete: what happened, what stands around, what is there and what is not. */
+  readonly sort: 'context' | 'around' | 'seen' | 'denied' | 'lacking';
   /** Places of its words in the token list. */
   readonly positions: readonly number[];
   /** Those of them that tell it from others: no word for a part of the plant, no denial. */
   readonly telling: readonly number[];
 }
 
-/** What happened and what is seen may be told with the same words. */
-const isSameSort = (a: Reading, b: Reading): boolean =>
-  (a.kind === 'context') === (b.kind === 'context');
+/** What readings are weighed by. */
+export interface Weights {
+  readonly implied: (id: FindingId) => readonly FindingId[];
+  /** How much the word at a place tells: more than 0, more for rarer words. */
+  readonly rarity: (position: number) => number;
+  /** How commonly the plant spoken of shows the finding; only ratios count. */
+  readonly common: (id: FindingId) => number;
+}
 
-const stretchOf = ({ positions }: Reading): number =>
-  Math.max(...positions) - Math.min(...positions);
+/** Worth of a word for a part, of a word left out between, and of being e times as common, beside the rarity of words. */
+const PART_WORD = 0.5;
+const GAP = 0.25;
+const COMMONNESS = 0.3;
+const LEAST_COMMON = 0.05;
 
-/** More telling words first, then more words, then what the plant shows more commonly, then words closer together. */
-function byWeight(common: ReadonlyMap<FindingId, number> | null) {
-  return (a: Reading, b: Reading): number =>
-    b.telling.length - a.telling.length ||
-    b.positions.length - a.positions.length ||
-    (common?.get(b.finding) ?? 0) - (common?.get(a.finding) ?? 0) ||
-    stretchOf(a) - stretchOf(b);
+function weigh({ finding, positions, telling }: Reading, { rarity, common }: Weights): number {
+  const stretch = Math.max(...positions) - Math.min(...positions) + 1;
+  return (
+    telling.reduce((sum, place) => sum + rarity(place), 0) +
+    PART_WORD * (positions.length - telling.length) -
+    GAP * (stretch - positions.length) +
+    COMMONNESS * Math.log(Math.max(LEAST_COMMON, common(finding)))
+  );
 }
 
 /**
- * Each telling word speaks for one finding and those it implies: the readings with most words take theirs first,
- * and what is left must still own more than half of its telling words. Keeps the order of what stays.
+ * Each telling word speaks for one finding and those it implies: the readings that weigh most take theirs first,
+ * and what is left must still own more than half of what it tells. Keeps the order of what stays.
  */
 export function withoutClaimedWords<R extends Reading>(
   readings: readonly R[],
-  implied: (id: FindingId) => readonly FindingId[],
-  common: ReadonlyMap<FindingId, number> | null,
+  weights: Weights,
 ): readonly R[] {
+  const { implied, rarity } = weights;
   const claims = new Map<number, R[]>();
   const related = (a: FindingId, b: FindingId): boolean =>
     a === b || implied(a).includes(b) || implied(b).includes(a);
   const isClaimed = (place: number, reading: R): boolean =>
     (claims.get(place) ?? []).some(
-      (owner) => isSameSort(owner, reading) && !related(owner.finding, reading.finding),
+      (owner) => owner.sort === reading.sort && !related(owner.finding, reading.finding),
     );
+  const total = (places: readonly number[]): number =>
+    places.reduce((sum, place) => sum + rarity(place), 0);
   const kept = new Set<R>();
-  for (const reading of [...readings].sort(byWeight(common))) {
+  const weighed = readings.map((reading) => ({ reading, weight: weigh(reading, weights) }));
+  for (const { reading } of weighed.sort((a, b) => b.weight - a.weight)) {
     const own = reading.telling.filter((place) => !isClaimed(place, reading));
-    if (reading.telling.length > 0 && 2 * own.length <= reading.telling.length) continue;
+    if (reading.telling.length > 0 && 2 * total(own) <= total(reading.telling)) continue;
     kept.add(reading);
     for (const place of reading.telling) claims.set(place, [...(claims.get(place) ?? []), reading]);
   }

@@ -7,7 +7,7 @@ import {
   type PlantNames,
   type RankedPlant,
 } from './plantNames.ts';
-import { withoutClaimedWords, type Reading } from './compete.ts';
+import { withoutClaimedWords, type Reading, type Weights } from './compete.ts';
 import { fitsPart, namesPart } from './partFit.ts';
 import { NEGATORS } from './phrase.ts';
 import type { PhraseIndex, PhraseMatch } from './phraseIndex.ts';
@@ -37,6 +37,7 @@ export interface Heard {
 export interface Ear {
   readonly plantNames: PlantNames;
   readonly phrases: PhraseIndex<Finding>;
+  readonly phraseUses: ReadonlyMap<string, number>;
   readonly lineage: (id: PlantId) => readonly PlantId[];
   readonly implied: (id: FindingId) => readonly FindingId[];
   /** Findings that can be told of a plant, shown by some cause of it or of a kind of it, and how commonly. */
@@ -57,8 +58,10 @@ interface Candidate extends HeardFinding, Reading {
   readonly group: string | undefined;
 }
 
-/** Words for sizes and amounts tell little by themselves. */
-const GENERAL = stemSet('all big large small tiny little some many every one');
+/** Words for sizes and amounts, common verbs and small words tell little by themselves. */
+const GENERAL = stemSet(
+  'all big large small tiny little some many every one turn go get come came look start keep stay become be is are was were have has had do in on at of to from with by for and or the a an it they them then that up off out down',
+);
 
 function tellingOf(tokens: readonly Token[], positions: readonly number[]): readonly number[] {
   return positions.filter((i) => {
@@ -90,6 +93,13 @@ function tellsOfTime(tokens: readonly Token[], i: number): boolean {
   );
 }
 
+function sortOf({ kind, part }: Finding, negates: boolean, value: boolean): Candidate['sort'] {
+  if (!value) return 'denied';
+  if (kind === 'context') return 'context';
+  if (part === 'around' || part === 'history') return 'around';
+  return negates ? 'lacking' : 'seen';
+}
+
 function toCandidate(
   tokens: readonly Token[],
   stance: Stance,
@@ -109,12 +119,13 @@ function toCandidate(
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
   if (!first || !last) return null;
+  const value = phrase.negates || stance.denied[Math.max(...positions)] !== true;
   return {
     finding: finding.id,
-    value: phrase.negates || stance.denied[Math.max(...positions)] !== true,
+    value,
     sure: any(stance.doubted) ? DOUBTFUL : sureOf(positions.length),
     span: { start: first.start, end: last.end },
-    kind: finding.kind,
+    sort: sortOf(finding, phrase.negates, value),
     positions,
     telling: tellingOf(tokens, positions),
     group: finding.group,
@@ -161,6 +172,15 @@ function tellable(ear: Ear, plants: readonly PlantId[]): ReadonlyMap<FindingId, 
   return new Map(plants.flatMap((plant) => [...ear.shownOn(plant)]));
 }
 
+/** A word of so many phrases tells about nothing; each e times fewer add 1. */
+const TELLS_NOTHING = 3000;
+const LEAST_RARITY = 0.5;
+
+function rarityOf({ phraseUses }: Ear, token: Token | undefined): number {
+  const uses = phraseUses.get(token?.stem ?? '') ?? 1;
+  return Math.max(LEAST_RARITY, Math.log(TELLS_NOTHING / uses));
+}
+
 /** Words of plant names, which say nothing about the plant: "white" of white pine. */
 function namesOnly(
   ear: Ear,
@@ -184,10 +204,15 @@ function namesOnly(
 export function hear(ear: Ear, text: string, plant: PlantId | null = null): Heard {
   const tokens = tokenize(text.slice(0, LONGEST_TEXT));
   const stance = readStance(tokens);
-  const mentions = findPlants(ear.plantNames, tokens);
+  const mentions = findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
   const plants = rankPlants(mentions, ear.lineage);
   const meant = plants.filter(({ confidence }) => confidence >= LEAST_CONFIDENCE);
   const told = tellable(ear, plant === null ? meant.map((one) => one.plant) : [plant]);
+  const weights: Weights = {
+    implied: ear.implied,
+    rarity: (position) => rarityOf(ear, tokens[position]),
+    common: (id) => told?.get(id) ?? 1,
+  };
   const isName = namesOnly(ear, tokens, mentions);
   const candidates = ear
     .phrases(tokens)
@@ -195,7 +220,7 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
     .filter(({ positions }) => !positions.some(isName))
     .map((match) => toCandidate(tokens, stance, match))
     .filter((candidate) => candidate !== null);
-  const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, ear.implied, told)))
+  const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, weights)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
   const namesPlant = (token: Token): boolean =>

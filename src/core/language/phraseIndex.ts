@@ -22,7 +22,8 @@ function rarestTerm<Target>(phrase: Phrase<Target>, uses: ReadonlyMap<string, nu
   return best;
 }
 
-function countUses<Target>(phrases: readonly Phrase<Target>[]): Map<string, number> {
+/** How many phrases each stem stands in. */
+export function countUses<Target>(phrases: readonly Phrase<Target>[]): ReadonlyMap<string, number> {
   const uses = new Map<string, number>();
   for (const { terms } of phrases) {
     for (const term of terms) for (const word of term) uses.set(word, (uses.get(word) ?? 0) + 1);

@@ -1,7 +1,8 @@
 import type { PlantId } from '../knowledge/schema/common.ts';
 import type { Plant } from '../knowledge/schema/plant.ts';
 import { stem, stemSet } from './stem.ts';
-import { tokenize, type Span, type Token } from './tokens.ts';
+import { makeSpeller, type Speller } from './soundsLike.ts';
+import { tokenize, wordsIn, type Span, type Token } from './tokens.ts';
 
 /** A plant named in the text. `weight` says how likely it is the plant that is asked about. */
 export interface PlantMention extends Span {
@@ -17,16 +18,21 @@ interface NameEntry {
   readonly broad: boolean;
 }
 
-/** Names by their first stem, longest first. */
-export type PlantNames = ReadonlyMap<string, readonly NameEntry[]>;
+/** Names by their first stem, longest first, and what a misspelled word of a name means. */
+export interface PlantNames {
+  readonly byStem: ReadonlyMap<string, readonly NameEntry[]>;
+  readonly spell: Speller;
+}
 
 /** Builds the name index of a library's plants. */
 export function buildPlantNames(plants: readonly Plant[]): PlantNames {
   const names = new Map<string, NameEntry[]>();
+  const words = new Set<string>();
   const hasKinds = new Set<string>(plants.flatMap(({ parents }) => parents));
   for (const plant of plants) {
     const broad = (plant.rank === 'group' || plant.rank === 'family') && hasKinds.has(plant.id);
     const add = (name: string, ambiguous: boolean): void => {
+      if (!ambiguous) for (const word of wordsIn(name)) words.add(word);
       const stems = tokenize(name).map((token) => token.stem);
       const first = stems[0];
       if (first === undefined) return;
@@ -40,7 +46,7 @@ export function buildPlantNames(plants: readonly Plant[]): PlantNames {
     for (const name of ambiguous) add(name, true);
   }
   for (const list of names.values()) list.sort((a, b) => b.stems.length - a.stems.length);
-  return names;
+  return { byStem: names, spell: makeSpeller(words) };
 }
 
 const SUPPORT_AFTER = stemSet(
@@ -57,13 +63,18 @@ const COLOUR_NOUNS = stemSet(
   'brown green yellow colour color coloured black skin oil peel shaped sized',
 );
 
+/** "Mint is running": a name that opens a sentence about itself. */
+const BE_OR_HAVE = stemSet('is are was were has have had');
+
 function supported(tokens: readonly Token[], first: number, after: number): boolean {
   const next = tokens[after];
   const plural = /s$/.test(tokens[after - 1]?.word ?? '');
   if (next !== undefined && SUPPORT_AFTER.has(next.stem)) return true;
   if (next !== undefined && COLOUR_NOUNS.has(next.stem)) return false;
+  const opensSentence = tokens[first - 1]?.sentence !== tokens[first]?.sentence;
   return (
     plural ||
+    (opensSentence && next !== undefined && BE_OR_HAVE.has(next.stem)) ||
     OWN.has(tokens[first - 1]?.stem ?? '') ||
     SUPPORT_BEFORE.has(tokens[first - 1]?.stem ?? '')
   );
@@ -114,11 +125,31 @@ function longestAt(names: PlantNames, tokens: readonly Token[], i: number): Name
       (part, k) => tokens[i + k]?.stem === part && tokens[i + k]?.sentence === sentence,
     ) &&
     (!entry.ambiguous || supported(tokens, i, i + entry.stems.length));
-  return names.get(tokens[i]?.stem ?? '')?.find(fits) ?? null;
+  return names.byStem.get(tokens[i]?.stem ?? '')?.find(fits) ?? null;
 }
 
-/** All plants named in the text, in its order; the longest name at each place. */
-export function findPlants(names: PlantNames, tokens: readonly Token[]): readonly PlantMention[] {
+/** Tokens with misspelled plant names put right; places stay. `isWord` tells words that are none. */
+function spelled(
+  { spell }: PlantNames,
+  tokens: readonly Token[],
+  isWord: (stem: string) => boolean,
+): readonly Token[] {
+  return tokens.map((token) => {
+    const meant = isWord(token.stem) ? null : spell(token.word);
+    return meant === null ? token : { ...token, stem: stem(meant) };
+  });
+}
+
+/**
+ * All plants named in the text, in its order; the longest name at each place. Words that the library knows
+ * otherwise are not taken for misspelled names.
+ */
+export function findPlants(
+  names: PlantNames,
+  spoken: readonly Token[],
+  isWord: (stem: string) => boolean = () => false,
+): readonly PlantMention[] {
+  const tokens = spelled(names, spoken, isWord);
   const found: PlantMention[] = [];
   for (let i = 0; i < tokens.length;) {
     const entry = longestAt(names, tokens, i);

@@ -94,7 +94,6 @@ const IRREGULAR = new Map<string, string>(
     bed: 'bed',
     need: 'need',
     webbing: 'web',
-    dropping: 'droppings',
     droppings: 'droppings',
     webs: 'web',
     wee: 'wee',
@@ -122,6 +121,8 @@ const WHOLE = new Map<string, string>(
     tube: 'tubes',
     twine: 'twines',
     planted: '',
+    dime: 'dimes',
+    winding: '',
   }).flatMap(([word, forms]) =>
     [word, ...forms.split(' ').filter(Boolean)].map((form) => [form, word] as const),
   ),

@@ -1,0 +1,71 @@
+/** Letters that sound alike are written alike, doubled ones once, vowels after the first letter not at all. */
+const SOUNDS: readonly (readonly [RegExp, string])[] = [
+  [/ph/g, 'f'],
+  [/(?:sch|chs|sh)/g, 's'],
+  [/(?:rh|wr)/g, 'r'],
+  [/(?:ch|ck|qu|q)/g, 'k'],
+  [/c(?=[eiy])/g, 's'],
+  [/c/g, 'k'],
+  [/z/g, 's'],
+  [/x/g, 'ks'],
+  [/m/g, 'n'],
+  [/(?<=.)[aeiouyhw]/g, ''],
+  [/(.)\1+/g, '$1'],
+];
+
+/**
+ * Key of how a word sounds, for names that were spelled by ear: the same for "rhododendron" and "rododendrum".
+ * Input in lower case.
+ */
+export function soundOf(word: string): string {
+  return SOUNDS.reduce((sound, [from, to]) => sound.replace(from, to), word);
+}
+
+/** Letters to put in, take out, change or swap with the next to get from one word to the other (F. J. Damerau, 1964); more than `most` counts as `most + 1`. */
+export function slipsBetween(a: string, b: string, most: number): number {
+  if (Math.abs(a.length - b.length) > most) return most + 1;
+  let [before, row]: [number[], number[]] = [[], Array.from({ length: b.length + 1 }, (_, j) => j)];
+  for (let i = 1; i <= a.length; i++) {
+    const next = [i];
+    for (let j = 1; j <= b.length; j++) {
+      const same = a[i - 1] === b[j - 1] ? 0 : 1;
+      let best = Math.min((row[j] ?? 0) + 1, (next[j - 1] ?? 0) + 1, (row[j - 1] ?? 0) + same);
+      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
+        best = Math.min(best, (before[j - 2] ?? 0) + 1);
+      next.push(best);
+    }
+    // A swap reaches back two rows.
+    if (Math.min(...next, ...row) > most) return most + 1;
+    [before, row] = [row, next];
+  }
+  return row[b.length] ?? most + 1;
+}
+
+/** Shortest word in which a slip is forgiven: shorter ones are too often another word. */
+const SHORTEST = 6;
+/** Slips forgiven by the length of the word. */
+const slipsIn = (length: number): number => (length < 8 ? 1 : length < 11 ? 2 : 3);
+
+/** Finds the known word that a misspelled one means; null when none sounds and looks like it. */
+export type Speller = (word: string) => string | null;
+
+/** Makes a speller over known words in lower case; those shorter than six letters are left out. */
+export function makeSpeller(words: Iterable<string>): Speller {
+  const bySound = new Map<string, string[]>();
+  for (const word of words) {
+    if (word.length < SHORTEST) continue;
+    const sound = soundOf(word);
+    bySound.set(sound, [...(bySound.get(sound) ?? []), word]);
+  }
+  return (word) => {
+    if (word.length < SHORTEST) return null;
+    const most = slipsIn(word.length);
+    let best: string | null = null;
+    let fewest = most + 1;
+    for (const known of bySound.get(soundOf(word)) ?? []) {
+      const slips = slipsBetween(word, known, most);
+      if (slips < fewest) [best, fewest] = [known, slips];
+    }
+    return best;
+  };
+}
