@@ -213,6 +213,7 @@ function describeAdvice({ advice }: Consultation): ConsultResponse['advice'] {
 function toResponse(library: Compiled, set: PlantId | null, found: Consultation): ConsultResponse {
   return {
     plant: describePlants(library, found, set),
+    parts: found.parts.map(({ plant, words }) => ({ ...describePlant(library, plant), words })),
     heard: found.heard.map(({ finding, value, sure, span }) => ({
       finding,
       label: labelOf(library, finding),

@@ -60,6 +60,9 @@ export function applyCaseEvent(record: CaseRecord, event: CaseEvent): CaseRecord
         ...plant,
         answers: plant.answers.filter(({ finding }) => finding !== event.finding),
       }));
+    case 'phrase-tied':
+      // Kept for the library's editors; the case itself is told by the answer that goes with it.
+      return record;
     case 'consulted':
       return changePlant(record, event.plantId, (plant) => ({
         ...plant,

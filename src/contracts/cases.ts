@@ -76,6 +76,13 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('approach-set'), plantId, approach: z.enum(APPROACHES) }),
   z.strictObject({ kind: z.literal('answer-given'), plantId, answer: keptAnswerSchema }),
   z.strictObject({ kind: z.literal('answer-withdrawn'), plantId, finding: z.string().max(80) }),
+  /** The advisor tied words that were not understood to a finding; a suggestion for the library. */
+  z.strictObject({
+    kind: z.literal('phrase-tied'),
+    plantId,
+    finding: z.string().min(1).max(80),
+    said: z.string().min(1).max(200),
+  }),
   z.strictObject({ kind: z.literal('consulted'), plantId, knowledgeVersion: z.string().max(40) }),
   z.strictObject({
     kind: z.literal('outcome-set'),
@@ -143,3 +150,9 @@ export type ClinicExperience = z.infer<typeof experienceSchema>;
 
 /** Body of `POST /api/clinic/learning`. */
 export const learningSchema = z.strictObject({ learning: z.boolean() });
+
+/** Words tied to findings by hand, the most often tied first, from `GET /api/clinic/phrases`. */
+export const tiedPhrasesSchema = z.object({
+  phrases: z.array(z.object({ finding: z.string(), said: z.string(), times: z.number() })),
+});
+export type TiedPhrases = z.infer<typeof tiedPhrasesSchema>;

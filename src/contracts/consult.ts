@@ -68,6 +68,8 @@ export const consultResponseSchema = z.object({
       alternatives: z.array(namedSchema.extend({ confidence: z.number() })),
     })
     .nullable(),
+  /** When the words are about several plants: each with its sentences, all words in one of them. */
+  parts: z.array(namedSchema.extend({ words: z.string() })),
   heard: z.array(
     z.object({
       finding: z.string(),

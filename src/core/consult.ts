@@ -24,7 +24,8 @@ import type { CauseId, FindingId, PlantId } from './knowledge/schema/common.ts';
 import { hear, type Heard, type HeardFinding } from './language/hear.ts';
 import type { Token } from './language/tokens.ts';
 import { likeness } from './language/descriptions.ts';
-import { mixedUpLengths } from './language/measures.ts';
+import { mixedUpLengths, oddLengths, type SaidLength } from './language/measures.ts';
+import { partByPlant, type PlantPart } from './language/severalPlants.ts';
 import type { RankedPlant } from './language/plantNames.ts';
 import { createAlmanacs, type Almanac } from './timing/almanac.ts';
 import type { Coordinates } from './timing/climate.ts';
@@ -70,6 +71,8 @@ export interface RankedCause {
 /** The whole answer to an enquiry. */
 export interface Consultation {
   readonly plants: readonly RankedPlant[];
+  /** What is said of each plant, when the words are about several. */
+  readonly parts: readonly PlantPart[];
   readonly heard: readonly HeardFinding[];
   readonly causes: readonly RankedCause[];
   readonly explanation: readonly CauseId[];
@@ -190,7 +193,12 @@ export function createConsultant(library: Compiled): Consultant {
     ({ words, plant }: Spoken) => hear(ear, words, plant),
     ({ words, plant }) => `${plant ?? ''} ${words}`,
   );
-  return (enquiry) => consult(library, enquiry, almanacs(enquiry.place), networks, hearing);
+  const partsOf = keeping(
+    ({ words, plant }: Spoken) => (plant === null ? partByPlant(ear, words) : []),
+    ({ words, plant }) => `${plant ?? ''} ${words}`,
+  );
+  return (enquiry) =>
+    consult(library, enquiry, almanacs(enquiry.place), networks, hearing, partsOf);
 }
 
 function consult(
@@ -199,6 +207,7 @@ function consult(
   almanac: Almanac,
   networkFor: (setting: Setting) => Network,
   hearing: (spoken: Spoken) => Heard,
+  partsOf: (spoken: Spoken) => readonly PlantPart[],
 ): Consultation {
   const { words, today, answers, experience } = enquiry;
   const heard = hearing({ words, plant: enquiry.plant });
@@ -229,6 +238,7 @@ function consult(
 
   return {
     plants: heard.plants,
+    parts: partsOf(enquiry),
     heard: heard.findings.filter(({ finding }) => tellsHere(library, network, finding)),
     causes: rankCauses(network, weighing, experience),
     explanation: posterior.explanation,
@@ -238,7 +248,7 @@ function consult(
     settled: settle(network, posterior, questions, samples, reports.length),
     conflicts: [
       ...findConflicts(library, network, reports, evidence, readTogether(heard.findings)),
-      ...mixedUpMeasures(words),
+      ...doubtfulMeasures(words),
     ],
     overturning: overturningOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),
@@ -282,9 +292,13 @@ function overturningOf(
   return whatWouldChange(network, inquiry, evidence, labelOf);
 }
 
-function mixedUpMeasures(words: string): readonly Conflict[] {
-  return mixedUpLengths(words).map(([a, b]) => ({
-    findings: [],
-    text: `"${words.slice(a.span.start, a.span.end)}" and "${words.slice(b.span.start, b.span.end)}" were both said. Which is it?`,
-  }));
+function doubtfulMeasures(words: string): readonly Conflict[] {
+  const said = ({ span }: SaidLength): string => words.slice(span.start, span.end);
+  const mixedUp = mixedUpLengths(words).map(
+    ([a, b]) => `"${said(a)}" and "${said(b)}" were both said. Which is it?`,
+  );
+  const odd = oddLengths(words).map(
+    ({ length, thing }) => `"${said(length)}" is odd for ${thing}. Was it another unit?`,
+  );
+  return [...mixedUp, ...odd].map((text) => ({ findings: [], text }));
 }

@@ -6,6 +6,7 @@ import { applyCaseEvent } from '../contracts/applyCaseEvent.ts';
 import {
   caseRecordSchema,
   experienceSchema,
+  tiedPhrasesSchema,
   type CaseEvent,
   type CaseRecord,
 } from '../contracts/cases.ts';
@@ -231,4 +232,26 @@ it('seeds the demonstration once', async () => {
 
 it('says that an address does not exist', async () => {
   expect((await request(app).get('/api/nothing')).body.error.code).toBe('not-found');
+});
+
+it('keeps words that were tied to a finding, the most often tied first', async () => {
+  const tie = (said: string): CaseEvent => ({
+    kind: 'phrase-tied',
+    plantId: 'plant-1',
+    finding: 'leaf-drop',
+    said,
+  });
+  const record = await open();
+  await append(
+    record.id,
+    record.version,
+    tie('Rains leaves'),
+    tie('rains leaves'),
+    tie('bald now'),
+  );
+  const { phrases } = tiedPhrasesSchema.parse((await request(app).get('/api/clinic/phrases')).body);
+  expect(phrases.slice(0, 2)).toEqual([
+    { finding: 'leaf-drop', said: 'rains leaves', times: 2 },
+    { finding: 'leaf-drop', said: 'bald now', times: 1 },
+  ]);
 });

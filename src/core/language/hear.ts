@@ -13,6 +13,7 @@ import { NEGATORS } from './phrase.ts';
 import type { PhraseIndex, PhraseMatch } from './phraseIndex.ts';
 import { readStance, type Stance } from './stance.ts';
 import { stem, stemSet } from './stem.ts';
+import { unheardSpans } from './unheard.ts';
 import { LONGEST_TEXT, tokenize, type Span, type Token } from './tokens.ts';
 
 /** A finding understood from the text. */
@@ -163,6 +164,19 @@ function oneForEachGroup(candidates: readonly Candidate[]): readonly Candidate[]
   );
 }
 
+/** Words of a text without quotations, signatures, names and addresses. */
+function heardTokens(text: string): readonly Token[] {
+  const unheard = unheardSpans(text);
+  const tokens = tokenize(text);
+  if (unheard.length === 0) return tokens;
+  let next = 0;
+  return tokens.filter(({ start, end }) => {
+    while ((unheard[next]?.end ?? Infinity) <= start) next++;
+    const span = unheard[next];
+    return !span || end <= span.start;
+  });
+}
+
 /** A plant that is meant with less confidence does not decide what can be told. */
 const LEAST_CONFIDENCE = 0.3;
 
@@ -202,7 +216,7 @@ function namesOnly(
  * {@link LONGEST_TEXT} characters is not read.
  */
 export function hear(ear: Ear, text: string, plant: PlantId | null = null): Heard {
-  const tokens = tokenize(text.slice(0, LONGEST_TEXT));
+  const tokens = heardTokens(text.slice(0, LONGEST_TEXT));
   const stance = readStance(tokens);
   const mentions = findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
   const plants = rankPlants(mentions, ear.lineage);

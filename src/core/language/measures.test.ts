@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { findLengths, mixedUpLengths } from './measures.ts';
+import { findLengths, mixedUpLengths, oddLengths } from './measures.ts';
 
 it('finds lengths in digits and words', () => {
   const found = findLengths('planted five inches deep, 2 ft from a wall, about 30 cm tall');
@@ -27,4 +27,17 @@ it('keeps spans inside any text', () => {
       findLengths(text).every(({ span }) => span.start >= 0 && span.end <= text.length),
     ),
   );
+});
+
+it.each([
+  ['spots five feet wide', ['spots']],
+  ['the asparagus spears are five feet tall', ['spears']],
+  ['a beetle two feet long on the leaf', ['beetle']],
+  ['the tree is 2 inches tall', ['tree']],
+  ['spots 3 mm wide', []],
+  ['a tree of 40 feet', []],
+  ['five feet from the house. The spots are new', []],
+  ['it is five feet tall', []],
+])('asks back about "%s"', (text, things) => {
+  expect(oddLengths(text).map(({ thing }) => thing)).toEqual(things);
 });

@@ -75,3 +75,54 @@ export function mixedUpLengths(text: string): readonly (readonly [SaidLength, Sa
     return other ? [[first, other] as const] : [];
   });
 }
+
+/** Lengths in metres beyond which a thing is out of proportion; our own estimate, wide on purpose. */
+const PROPORTIONS: readonly (readonly [
+  RegExp,
+  { readonly least: number; readonly most: number },
+])[] = [
+  [/^(spots?|specks?|dots?)$/, { least: 0.0002, most: 0.1 }],
+  [/^(bumps?|eggs?|maggots?)$/, { least: 0.0002, most: 0.06 }],
+  [/^(caterpillars?|beetles?|grubs?|bugs?|worms?)$/, { least: 0.001, most: 0.3 }],
+  [/^needles?$/, { least: 0.003, most: 0.5 }],
+  [/^(leaf|leaves)$/, { least: 0.002, most: 3 }],
+  [/^(berry|berries|buds?|blossoms?|flowers?)$/, { least: 0.002, most: 0.5 }],
+  [/^(tomato|tomatoes|apples?|pears?|lemons?|peppers?)$/, { least: 0.005, most: 0.4 }],
+  [/^spears?$/, { least: 0.02, most: 0.4 }],
+  [/^(trees?|hedges?)$/, { least: 0.15, most: 100 }],
+];
+/** Words between a length and what it measures. */
+const NEAR_WORDS = 4;
+
+/** A length with the word for what it seems to measure. */
+export interface OddLength {
+  readonly length: SaidLength;
+  readonly thing: string;
+}
+
+/** Lengths out of proportion for what they stand beside: "spots five feet wide". */
+export function oddLengths(text: string): readonly OddLength[] {
+  return findLengths(text).flatMap((length): readonly OddLength[] => {
+    const before =
+      text
+        .slice(0, length.span.start)
+        .toLowerCase()
+        .match(/[a-z]+/g) ?? [];
+    const after =
+      text
+        .slice(length.span.end)
+        .toLowerCase()
+        .match(/[a-z]+|[.!?;]/g) ?? [];
+    const stop = after.findIndex((word) => /[.!?;]/.test(word));
+    const near = [
+      ...before.slice(-NEAR_WORDS).reverse(),
+      ...after.slice(0, stop === -1 ? NEAR_WORDS : Math.min(stop, NEAR_WORDS)),
+    ];
+    for (const thing of near) {
+      const range = PROPORTIONS.find(([pattern]) => pattern.test(thing))?.[1];
+      if (!range) continue;
+      return length.metres < range.least || length.metres > range.most ? [{ length, thing }] : [];
+    }
+    return [];
+  });
+}

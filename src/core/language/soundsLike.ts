@@ -38,7 +38,7 @@ export function slipsBetween(a: string, b: string, most: number): number {
     if (Math.min(...next, ...row) > most) return most + 1;
     [before, row] = [row, next];
   }
-  return row[b.length] ?? most + 1;
+  return Math.min(most + 1, row[b.length] ?? 0);
 }
 
 /** Shortest word in which a slip is forgiven: shorter ones are too often another word. */

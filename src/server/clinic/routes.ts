@@ -1,10 +1,10 @@
-import { eq, isNotNull } from 'drizzle-orm';
+import { desc, eq, isNotNull, sql } from 'drizzle-orm';
 import { Router } from 'express';
-import { learningSchema, type ClinicExperience } from '../../contracts/cases.ts';
+import { learningSchema, type ClinicExperience, type TiedPhrases } from '../../contracts/cases.ts';
 import { experienceIn, type Outcome } from '../../core/diagnosis/learning.ts';
 import { causeIdSchema } from '../../core/knowledge/schema/common.ts';
 import type { Database } from '../db/connect.ts';
-import { casePlants, clinics } from '../db/schema.ts';
+import { caseEvents, casePlants, clinics } from '../db/schema.ts';
 import { readBody, sendProblem } from '../http/problems.ts';
 import type { ClinicOffice } from './office.ts';
 
@@ -39,6 +39,23 @@ async function readExperience(db: Database, office: ClinicOffice): Promise<Clini
   return { learning: row?.learning ?? true, seen };
 }
 
+const MOST_PHRASES = 500;
+
+/** Words that advisors tied to findings, over all cases of the clinic. */
+async function readTiedPhrases(db: Database): Promise<TiedPhrases> {
+  const finding = sql<string>`${caseEvents.event} ->> 'finding'`;
+  const said = sql<string>`lower(${caseEvents.event} ->> 'said')`;
+  const times = sql<number>`count(*)::int`;
+  const phrases = await db
+    .select({ finding, said, times })
+    .from(caseEvents)
+    .where(sql`${caseEvents.event} ->> 'kind' = 'phrase-tied'`)
+    .groupBy(finding, said)
+    .orderBy(desc(times), finding, said)
+    .limit(MOST_PHRASES);
+  return { phrases };
+}
+
 /** The clinic, and what it has learned from its confirmed cases. */
 export function clinicRoutes(db: Database, office: ClinicOffice): Router {
   const routes = Router();
@@ -48,6 +65,9 @@ export function clinicRoutes(db: Database, office: ClinicOffice): Router {
   });
   routes.get('/experience', async (_request, response) => {
     response.json(await readExperience(db, office));
+  });
+  routes.get('/phrases', async (_request, response) => {
+    response.json(await readTiedPhrases(db));
   });
   routes.post('/learning', async (request, response) => {
     const body = readBody(learningSchema, request.body);

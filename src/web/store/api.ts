@@ -4,11 +4,13 @@ import {
   caseSummarySchema,
   clinicSchema,
   experienceSchema,
+  tiedPhrasesSchema,
   type AppendEvents,
   type CaseRecord,
   type CaseSummary,
   type Clinic,
   type ClinicExperience,
+  type TiedPhrases,
 } from '../../contracts/cases.ts';
 import { problemSchema, type Problem } from '../../contracts/problem.ts';
 import { fail, ok, type Result } from '../../core/result.ts';
@@ -68,6 +70,8 @@ export const api = {
     call(experienceSchema, '/clinic/experience'),
   setLearning: (learning: boolean): Promise<Result<ClinicExperience, ApiFailure>> =>
     call(experienceSchema, '/clinic/learning', { learning }),
+  tiedPhrases: (): Promise<Result<TiedPhrases, ApiFailure>> =>
+    call(tiedPhrasesSchema, '/clinic/phrases'),
   cases: (closed: boolean): Promise<Result<CaseSummary[], ApiFailure>> =>
     call(manyCases, closed ? '/cases?status=closed' : '/cases'),
   openCase: (id: string): Promise<Result<CaseRecord, ApiFailure>> =>

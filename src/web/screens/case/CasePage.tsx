@@ -1,12 +1,14 @@
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { styled } from 'styled-components';
+import { plantIdSchema, type PlantId } from '../../../core/knowledge/schema/common.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
 import { loadCase, loadDesk, loadExperience } from '../../store/actions.ts';
 import { caseLeft, plantShown, selectPlant, selectRecord } from '../../store/caseSlice.ts';
 import { showWithout } from '../../store/consulting.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { AddFinding } from './AddFinding.tsx';
 import { AdvicePanel } from './AdvicePanel.tsx';
 import { AskPanel } from './AskPanel.tsx';
 import { CausesPanel } from './CausesPanel.tsx';
@@ -38,6 +40,19 @@ function useCaseLoaded(id: string | undefined): void {
   }, [dispatch, id]);
 }
 
+/** Words that are selected in the enquirer's text, as far as a phrase may be long. */
+function selectedWords(): string {
+  const box = document.getElementById('words');
+  if (!(box instanceof HTMLTextAreaElement)) return '';
+  return box.value.slice(box.selectionStart, box.selectionEnd).trim().slice(0, LONGEST_PHRASE);
+}
+const LONGEST_PHRASE = 200;
+
+function hostOf(id: string | null): PlantId | null {
+  const read = plantIdSchema.safeParse(id);
+  return read.success ? read.data : null;
+}
+
 /** One enquiry: hear, narrow, advise, on one page. */
 export function CasePage() {
   const { id } = useParams();
@@ -45,6 +60,7 @@ export function CasePage() {
   const navigate = useNavigate();
   const happen = useHappen();
   const [keysShown, setKeysShown] = useState(false);
+  const [adding, setAdding] = useState<string | null>(null);
   const record = useAppSelector(selectRecord);
   const plant = useAppSelector(selectPlant);
   const { consultation, without, problem } = useAppSelector((state) => state.case);
@@ -57,7 +73,9 @@ export function CasePage() {
     happen({ kind: 'plant-added', plantId });
     dispatch(plantShown(plantId));
   };
+  const addFinding = (): void => setAdding(selectedWords());
   useKeys({
+    'alt+s': addFinding,
     '?': () => setKeysShown(true),
     'alt+w': () => document.getElementById('words')?.focus(),
     'alt+p': addPlant,
@@ -87,7 +105,7 @@ export function CasePage() {
       />
       <Strip record={record} plant={plant} answer={consultation} />
       <Columns>
-        <HeardPanel plant={plant} answer={consultation} key={plant.id} />
+        <HeardPanel plant={plant} answer={consultation} key={plant.id} onAdd={addFinding} />
         <SoundingLine
           plant={plant}
           answer={consultation}
@@ -99,6 +117,14 @@ export function CasePage() {
           <AdvicePanel answer={consultation} today={plant.date} />
         </Column>
       </Columns>
+      {adding !== null && (
+        <AddFinding
+          plant={plant}
+          host={hostOf(plant.plant ?? consultation?.plant?.id ?? null)}
+          said={adding}
+          onClose={() => setAdding(null)}
+        />
+      )}
       <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} />
     </Page>
   );

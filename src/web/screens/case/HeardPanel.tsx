@@ -6,6 +6,8 @@ import { Key } from '../../kit/Key.tsx';
 import { listEvidence, type Evidence } from './evidence.ts';
 import { Column, ColumnTitle, Quietly } from './layout.ts';
 import { MarkedText, type Mark } from './MarkedText.tsx';
+import { PART_WORDS } from './partWords.ts';
+import { SeveralPlants } from './SeveralPlants.tsx';
 import { useHappen } from './useCase.ts';
 
 const Part = styled.h3`
@@ -33,6 +35,12 @@ const Item = styled.li`
     text-decoration: line-through;
   }
 `;
+const AddRow = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding-top: 6px;
+`;
 const Sign = styled.b`
   font-family: var(--figures);
   font-weight: 500;
@@ -42,28 +50,13 @@ const Sign = styled.b`
   font-size: 13px;
 `;
 
-const PART_WORDS: Readonly<Record<string, string>> = {
-  whole: 'Whole plant',
-  leaf: 'Leaves',
-  needle: 'Needles',
-  flower: 'Flowers',
-  fruit: 'Fruit',
-  stem: 'Stems',
-  trunk: 'Trunk and bark',
-  root: 'Roots',
-  bulb: 'Bulb',
-  soil: 'Soil and pot',
-  turf: 'Turf',
-  around: 'Around it',
-  history: 'What happened',
-  answered: 'Answered',
-};
+const HEADINGS: Readonly<Record<string, string>> = { ...PART_WORDS, answered: 'Answered' };
 const STATE_WORDS = { said: 'yes', denied: 'no', doubted: 'unsure', dropped: 'left out' } as const;
 
 function byPart(list: readonly Evidence[]): [string, Evidence[]][] {
   const parts = new Map<string, Evidence[]>();
   for (const one of list) parts.set(one.part, [...(parts.get(one.part) ?? []), one]);
-  const order = Object.keys(PART_WORDS);
+  const order = Object.keys(HEADINGS);
   return [...parts].sort(([a], [b]) => order.indexOf(a) - order.indexOf(b));
 }
 
@@ -118,10 +111,12 @@ function marksOf(plant: CasePlant, answer: ConsultResponse | null): readonly Mar
 interface HeardPanelProps {
   readonly plant: CasePlant;
   readonly answer: ConsultResponse | null;
+  /** Opens the search for a finding, for the words that are selected in the text. */
+  readonly onAdd: () => void;
 }
 
 /** The enquirer's words, what was understood of them, and one press to correct it. */
-export function HeardPanel({ plant, answer }: HeardPanelProps) {
+export function HeardPanel({ plant, answer, onAdd }: HeardPanelProps) {
   const happen = useHappen();
   const list = answer ? listEvidence(plant, answer) : [];
   return (
@@ -139,9 +134,16 @@ export function HeardPanel({ plant, answer }: HeardPanelProps) {
         marks={marksOf(plant, answer)}
         onChange={(words) => happen({ kind: 'words-set', plantId: plant.id, words })}
       />
+      <SeveralPlants plant={plant} answer={answer} />
+      <AddRow>
+        <Button kind="quiet" onPress={onAdd}>
+          Add a finding <Key>Alt S</Key>
+        </Button>
+        <Quietly>mark words first to tie them to it</Quietly>
+      </AddRow>
       {byPart(list).map(([part, items]) => (
         <div key={part}>
-          <Part>{PART_WORDS[part] ?? part}</Part>
+          <Part>{HEADINGS[part] ?? part}</Part>
           <ul>
             {items.map((one) => (
               <EvidenceItem key={one.finding} plant={plant} one={one} />

@@ -26,6 +26,7 @@ const Sheet = styled(Modal)`
 
 const KEYS = [
   ['Alt W', 'Go to the words'],
+  ['Alt S', 'Add a finding; words marked in the text are tied to it'],
   ['Alt Y', 'Yes to the first question'],
   ['Alt N', 'No to the first question'],
   ['Alt U', 'Cannot tell'],

@@ -1,6 +1,9 @@
+import { useEffect, useState } from 'react';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { styled } from 'styled-components';
 import { FREQUENCY } from '../../../core/knowledge/scale.ts';
+import type { TiedPhrases } from '../../../contracts/cases.ts';
+import { api } from '../../store/api.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Missing } from './CausePage.tsx';
 import { Facts, HowOften, Quiet, Sheet } from './parts.tsx';
@@ -17,6 +20,39 @@ const Drawn = styled.div`
     align-content: start;
   }
 `;
+
+/** Words that advisors of the clinic tied to a finding by hand, for who edits the library. */
+function SaidHere({ finding }: { readonly finding: string }) {
+  const [phrases, setPhrases] = useState<TiedPhrases['phrases']>([]);
+  useEffect(() => {
+    let here = true;
+    void api.tiedPhrases().then((read) => {
+      if (here && read.ok) setPhrases(read.value.phrases);
+    });
+    return () => {
+      here = false;
+    };
+  }, []);
+  const own = phrases.filter((one) => one.finding === finding);
+  if (own.length === 0) return null;
+  return (
+    <section>
+      <h2>
+        Said here <Quiet>tied to it by hand; suggestions for its phrases</Quiet>
+      </h2>
+      <Facts>
+        <tbody>
+          {own.map(({ said, times }) => (
+            <tr key={said}>
+              <th scope="row">“{said}”</th>
+              <td className="figures">{times} ×</td>
+            </tr>
+          ))}
+        </tbody>
+      </Facts>
+    </section>
+  );
+}
 
 /** One finding: how to ask for it, and which causes show it. */
 export function FindingPage() {
@@ -71,6 +107,7 @@ export function FindingPage() {
           </tbody>
         </Facts>
       </section>
+      <SaidHere finding={finding.id} />
       <Quiet>Source: {sourceInWords(finding.source, library.sources)}</Quiet>
     </Sheet>
   );

@@ -1,0 +1,72 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+
+const words = (page: Page) => page.getByRole('textbox', { name: "The enquirer's words" });
+const heard = (page: Page) => page.getByRole('region', { name: 'Heard' });
+const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
+
+async function newCase(page: Page, text: string): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await page.keyboard.press('n');
+  await expect(words(page)).toBeFocused();
+  await words(page).fill(text);
+}
+
+test('a finding is added by sight, from the part of the plant and its drawing', async ({
+  page,
+}) => {
+  await newCase(page, 'my tomato is poorly');
+  await page.keyboard.press('Alt+s');
+  const dialog = page.getByRole('dialog', { name: 'Add a finding' });
+  await dialog.getByRole('radio', { name: 'Leaves' }).click();
+  await expect(dialog.getByText('Leaves yellow')).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).include('[role=dialog]').analyze();
+  expect(violations.map(({ id }) => id)).toEqual([]);
+  await dialog.getByRole('searchbox').fill('rings lik a target');
+  await dialog.getByRole('button', { name: 'Yes: Spots with rings like a target' }).click();
+  await dialog.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('region', { name: 'Causes' })).toContainText('Early blight');
+  await expect(heard(page)).toContainText('Spots with rings like a target');
+});
+
+test('words that were not understood are tied to a finding, and the Library remembers them', async ({
+  page,
+}) => {
+  await newCase(page, 'my tomato has gone all witchy');
+  await words(page).evaluate((box) => {
+    if (box instanceof HTMLTextAreaElement) box.setSelectionRange(18, 29);
+  });
+  await page.keyboard.press('Alt+s');
+  const dialog = page.getByRole('dialog', { name: 'Add a finding' });
+  await expect(dialog).toContainText('for the words “all witchy”');
+  await dialog.getByRole('searchbox').fill('twisted');
+  await dialog.getByRole('button', { name: /^Yes: New growth twisted/ }).click();
+  await dialog.getByRole('button', { name: 'Done' }).click();
+  await saved(page);
+  await page.goto('/library/finding/leaf-twisted-narrow');
+  await expect(page.getByText('“all witchy”')).toBeVisible();
+});
+
+test('a message about several plants gets a tab for each, and no word is lost', async ({
+  page,
+}) => {
+  await newCase(
+    page,
+    'My tomatoes have spots on the lower leaves. The roses have little green bugs all over the tips.',
+  );
+  await heard(page).getByRole('button', { name: 'A tab for each' }).click();
+  await expect(words(page)).toHaveValue('My tomatoes have spots on the lower leaves.');
+  await page.getByRole('button', { name: /^The roses have/ }).click();
+  await expect(words(page)).toHaveValue('The roses have little green bugs all over the tips.');
+  await saved(page);
+});
+
+test('of a pasted letter only what tells of the plant is heard', async ({ page }) => {
+  await newCase(
+    page,
+    'Dear Heather,\nmy hosta leaves have holes.\nThanks,\nOlive Marsh\n555 0142 778\n> was it slugs on the lettuce?',
+  );
+  await expect(page.getByRole('button', { name: /^Plant: Hosta/ })).toBeVisible();
+  await expect(heard(page)).toContainText('1 understood');
+});
