@@ -16,6 +16,8 @@ import {
   type PlantId,
 } from '../core/knowledge/schema/common.ts';
 import type { Library } from '../core/knowledge/schema/library.ts';
+import { makeEar } from '../core/ear.ts';
+import { hear } from '../core/language/hear.ts';
 import { seeded } from '../core/random.ts';
 import { createAlmanacs } from '../core/timing/almanac.ts';
 import { dayOf } from '../core/timing/calendar.ts';
@@ -153,6 +155,22 @@ function compareWithGeneral(library: Library): void {
   );
 }
 
+/** Hearing messages of growing length, put together from the words of the judged cases. */
+function benchHearing(compiled: Compiled): void {
+  const ear = makeEar(compiled);
+  const all = cases.flatMap(({ words }) => words.split(/\s+/));
+  for (const length of [60, 500, 1000, 2000, 4000]) {
+    const texts = Array.from({ length: 40 }, (_, i) =>
+      Array.from({ length }, (_, k) => all[(i * 37 + k) % all.length]).join(' '),
+    );
+    for (const text of texts) hear(ear, text);
+    show(
+      `hearing ${length} words`,
+      texts.map((text) => time(() => hear(ear, text))),
+    );
+  }
+}
+
 console.log(`${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}`);
 /** Runs a piece of work once and says how long it took, in milliseconds. */
 function timed<T>(work: () => T): { readonly value: T; readonly milliseconds: number } {
@@ -176,6 +194,7 @@ console.log(
   `library: ${whole.causes.length} causes, ${whole.findings.length} findings, ${whole.plants.length} plants; read ${reading.milliseconds.toFixed(0)} ms, compiled ${compiling.milliseconds.toFixed(0)} ms, ${(heapMegabytes() - before).toFixed(0)} MB; ${(brotliCompressSync(JSON.stringify(whole), AS_SERVED).length / 1000).toFixed(0)} kB compressed`,
 );
 console.log(`${'milliseconds'.padEnd(52)}  median     p95     max`);
+benchHearing(compiled);
 benchAnswers('whole library', compiled, 9);
 const onlyThisLibrary = process.argv.includes('--one');
 for (const times of onlyThisLibrary ? [] : [3, 10]) {

@@ -30,11 +30,14 @@ export interface SentenceMarks {
   readonly signWrong: number;
 }
 
+/** What is called just a plant names none. */
+const ANY_PLANT: string = 'plant';
+
+/** The plant itself or a kind of it. */
 function plantFits(library: Compiled, heard: Heard, label: LabelledSentence['plant']): boolean {
   const [first] = heard.plants;
-  if (label === null || !first) return label === null && !first;
-  const group = library.plants.get(label)?.rank === 'group';
-  return first.plant === label || (group && library.taxonomy.lineage(first.plant).includes(label));
+  if (label === null) return !first || first.plant === ANY_PLANT;
+  return first !== undefined && library.taxonomy.lineage(first.plant).includes(label);
 }
 
 /** Marks what was heard. A general finding is right where a special one is labelled; a denied special one where the general is. */

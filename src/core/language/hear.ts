@@ -61,7 +61,7 @@ interface Candidate extends HeardFinding, Reading {
 
 /** Words for sizes and amounts, common verbs and small words tell little by themselves. */
 const GENERAL = stemSet(
-  'all big large small tiny little some many every one turn go get come came look start keep stay become be is are was were have has had do in on at of to from with by for and or the a an it they them then that up off out down',
+  'all big large small tiny little some many every one turn go get come came look start keep stay become be is are was were have has had do in on at of to from with by for and or the a an it they them then that up off out down plant tree bush shrub',
 );
 
 function tellingOf(tokens: readonly Token[], positions: readonly number[]): readonly number[] {
@@ -195,19 +195,24 @@ function rarityOf({ phraseUses }: Ear, token: Token | undefined): number {
   return Math.max(LEAST_RARITY, Math.log(TELLS_NOTHING / uses));
 }
 
-/** Words of plant names, which say nothing about the plant: "white" of white pine. */
-function namesOnly(
+/** Stands for any plant name in the phrases of the library: "half the maple" is half the plant. */
+const PLANT = stem('plant');
+
+/**
+ * The words with plant names read as "plant": the white of a white pine says nothing about the plant. Names of
+ * plants that are eaten stay, as they name the fruit.
+ */
+function withoutNames(
   ear: Ear,
   tokens: readonly Token[],
   mentions: readonly PlantMention[],
-): (position: number) => boolean {
-  return (position) => {
-    const token = tokens[position];
-    if (!token || namesPart(token)) return false;
-    return mentions.some(
-      ({ plant, start, end }) => token.start >= start && token.end <= end && !ear.isEaten(plant),
-    );
-  };
+): readonly Token[] {
+  const names = mentions.filter(({ plant }) => !ear.isEaten(plant));
+  if (names.length === 0) return tokens;
+  return tokens.map((token) => {
+    const isName = names.some(({ start, end }) => token.start >= start && token.end <= end);
+    return isName && !namesPart(token) ? { ...token, stem: PLANT } : token;
+  });
 }
 
 /**
@@ -224,15 +229,14 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
   const told = tellable(ear, plant === null ? meant.map((one) => one.plant) : [plant]);
   const weights: Weights = {
     implied: ear.implied,
-    rarity: (position) => rarityOf(ear, tokens[position]),
+    rarity: (position) => rarityOf(ear, spoken[position]),
     common: (id) => told?.get(id) ?? 1,
   };
-  const isName = namesOnly(ear, tokens, mentions);
+  const spoken = withoutNames(ear, tokens, mentions);
   const candidates = ear
-    .phrases(tokens)
+    .phrases(spoken)
     .filter(({ phrase }) => told?.has(phrase.target.id) ?? true)
-    .filter(({ positions }) => !positions.some(isName))
-    .map((match) => toCandidate(tokens, stance, match))
+    .map((match) => toCandidate(spoken, stance, match))
     .filter((candidate) => candidate !== null);
   const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, weights)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))

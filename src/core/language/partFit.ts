@@ -60,7 +60,7 @@ function spokenOf(tokens: readonly Token[], first: number, last: number): Region
 
 /** Insects and growths sit on leaves and wood alike, and people do not say which. */
 const isAnywhere = ({ kind, part }: Finding): boolean =>
-  kind === 'context' || (kind === 'sign' && (part === 'leaf' || part === 'stem'));
+  kind === 'sign' && (part === 'leaf' || part === 'stem');
 
 /**
  * Whether words that could tell of a finding are said of its part of the plant: "gray spots" of canes are none on
@@ -71,8 +71,9 @@ export function fitsPart(
   tokens: readonly Token[],
   positions: readonly number[],
 ): boolean {
-  const allowed = TOLD_ON[finding.part];
-  if (allowed === null || isAnywhere(finding)) return true;
+  const allowed = finding.kind === 'context' ? null : TOLD_ON[finding.part];
+  // One word alone ("holes") needs its part; more words name an insect or a growth well enough.
+  if (allowed === null || (isAnywhere(finding) && positions.length > 1)) return true;
   const [first, last] = [Math.min(...positions), Math.max(...positions)];
   const fits = (region: Region | null): boolean => region === null || allowed.includes(region);
   if (positions.some((i) => namesPart(tokens[i]))) {

@@ -135,7 +135,9 @@ function spelled(
   isWord: (stem: string) => boolean,
 ): readonly Token[] {
   return tokens.map((token) => {
-    const meant = isWord(token.stem) ? null : spell(token.word);
+    const meant = isWord(token.stem)
+      ? null
+      : (spell(token.word) ?? spell(token.word.replace(/s$/, '')));
     return meant === null ? token : { ...token, stem: stem(meant) };
   });
 }

@@ -1,0 +1,66 @@
+import fc from 'fast-check';
+import { resolve } from 'node:path';
+import { loadLibrary } from '../../src/server/knowledge/loadLibrary.ts';
+import { makeEar } from '../../src/core/ear.ts';
+import { hear } from '../../src/core/language/hear.ts';
+import { oddLengths } from '../../src/core/language/measures.ts';
+import { partByPlant } from '../../src/core/language/severalPlants.ts';
+import { LONGEST_TEXT } from '../../src/core/language/tokens.ts';
+
+const loaded = loadLibrary(resolve('knowledge'));
+if (!loaded.ok) throw new Error('run npm run check:knowledge');
+const ear = makeEar(loaded.value);
+
+const said = fc.constantFrom(
+  ...'my rose leaves have no yellow spots but . , - the tomato wilts 🌹 שלום three 5 feet > @ \n'.split(
+    ' ',
+  ),
+);
+const anyText = fc.oneof(
+  fc.string({ unit: 'binary', maxLength: 300 }),
+  fc.array(said, { maxLength: 80 }).map((words) => words.join(' ')),
+);
+
+it('marks places inside the text, whatever it is, and always the same ones', () => {
+  fc.assert(
+    fc.property(anyText, (text) => {
+      const heard = hear(ear, text);
+      const inside = heard.findings.every(
+        ({ span: { start, end }, sure }) =>
+          0 <= start && start < end && end <= text.length && sure > 0 && sure <= 1,
+      );
+      const once = new Set(heard.findings.map(({ finding }) => finding));
+      return (
+        inside &&
+        once.size === heard.findings.length &&
+        JSON.stringify(hear(ear, text)) === JSON.stringify(heard)
+      );
+    }),
+    { numRuns: 150 },
+  );
+});
+
+it('loses no word when a message is taken apart by plant', () => {
+  const letters = (text: string): string => text.replace(/\s/g, '').split('').sort().join('');
+  fc.assert(
+    fc.property(anyText, (text) => {
+      const parts = partByPlant(ear, text);
+      return (
+        parts.length === 0 || letters(parts.map(({ words }) => words).join('')) === letters(text)
+      );
+    }),
+    { numRuns: 150 },
+  );
+});
+
+it.each([
+  ['one letter', 'a'.repeat(LONGEST_TEXT)],
+  ['digits', '1 '.repeat(LONGEST_TEXT / 2)],
+  ['denials', 'no not never '.repeat(LONGEST_TEXT / 13)],
+  ['spots', 'brown spots on the leaves '.repeat(LONGEST_TEXT / 26)],
+  ['quotes', '> on it wrote:\n'.repeat(LONGEST_TEXT / 15)],
+  ['points', '.'.repeat(LONGEST_TEXT)],
+])('comes to an end with 100 kB of %s', (_, text) => {
+  expect(hear(ear, text).findings.length).toBeLessThan(40);
+  expect(oddLengths(text).length).toBeLessThan(LONGEST_TEXT);
+});
