@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { degreeDaysSingleSine } from '../../src/core/timing/degreeDays.ts';
+import { degreeDaysOf, degreeDaysSingleSine } from '../../src/core/timing/degreeDays.ts';
 
 /** Mean of the part of one sine wave above a threshold, by the midpoint rule: the slow plain version. */
 function integrate(min: number, max: number, base: number, upper: number): number {
@@ -18,7 +18,10 @@ it('agrees with numerical integration of the same curve to 1e-6', () => {
   fc.assert(
     fc.property(celsius, celsius, fc.double({ min: 0, max: 15, noNaN: true }), (a, b, base) => {
       const [min, max] = a < b ? [a, b] : [b, a];
-      const exact = degreeDaysSingleSine(min, max, base, 30);
+      const exact = degreeDaysOf(
+        { minCelsius: min, maxCelsius: max },
+        { method: 'single-sine', baseCelsius: base, upperCelsius: 30 },
+      );
       return Math.abs(exact - integrate(min, max, base, 30)) < 1e-6;
     }),
     { numRuns: 60, seed: 20260613 },
