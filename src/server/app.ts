@@ -12,6 +12,7 @@ import { caseRoutes } from './cases/routes.ts';
 import type { ClinicOffice } from './clinic/office.ts';
 import { clinicRoutes } from './clinic/routes.ts';
 import type { Database } from './db/connect.ts';
+import { weatherRoutes } from './weather/routes.ts';
 import { handleErrors, MOST_BODY_BYTES, sendProblem } from './http/problems.ts';
 
 /** What the application is made of. */
@@ -41,6 +42,7 @@ function apiRoutes({ db, office, library }: AppParts): express.Router {
     if (answer.ok) response.json(answer.value);
     else sendProblem(response, answer.error);
   });
+  routes.use('/weather', weatherRoutes(db, office));
   routes.use('/cases', caseRoutes(db, office));
   routes.use((request, response) => {
     sendProblem(response, {

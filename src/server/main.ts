@@ -5,6 +5,7 @@ import { createApp } from './app.ts';
 import { openOffice } from './clinic/office.ts';
 import { readConfig } from './config.ts';
 import { seedDemo } from './demo/seed.ts';
+import { seedWeather } from './demo/weather.ts';
 import { connect, migrateDatabase } from './db/connect.ts';
 import { issueLine, readCheckedLibrary } from './knowledge/loadLibrary.ts';
 
@@ -32,7 +33,10 @@ try {
   );
 }
 const office = await openOffice(db, SOUNDING_TODAY);
-if (SOUNDING_DEMO === 'yes') await seedDemo(db, office);
+if (SOUNDING_DEMO === 'yes') {
+  await seedDemo(db, office);
+  await seedWeather(db, office, library.value.places);
+}
 const webFolder = resolve('dist/web');
 const server = createServer(createApp({ db, office, library: library.value, log, webFolder }));
 

@@ -102,3 +102,19 @@ export const caseEvents = pgTable(
   },
   (table) => [primaryKey({ columns: [table.caseId, table.version] })],
 );
+
+/** Days of the clinic's weather station, or of the simulated one that stands in for it. */
+export const weatherDays = pgTable(
+  'weather_days',
+  {
+    clinicId: integer('clinic_id')
+      .notNull()
+      .references(() => clinics.id, { onDelete: 'cascade' }),
+    day: date().notNull(),
+    minCelsius: real('min_celsius').notNull(),
+    maxCelsius: real('max_celsius').notNull(),
+    rainMillimetres: real('rain_millimetres').notNull(),
+    source: text({ enum: ['simulated', 'imported'] }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.clinicId, table.day] })],
+);

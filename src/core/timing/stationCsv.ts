@@ -1,0 +1,166 @@
+import Papa from 'papaparse';
+import { fail, ok, type Result } from '../result.ts';
+import { addDays, parseDay, type Day } from './calendar.ts';
+import type { WeatherDay } from './weather.ts';
+
+/** What is wrong with a line of a station's file; line 1 is the header. */
+export interface StationProblem {
+  readonly line: number;
+  readonly code:
+    'no-column' | 'no-date' | 'no-number' | 'impossible' | 'upside-down' | 'twice' | 'empty';
+  /** The column or the value that is meant. */
+  readonly about: string;
+}
+
+/** A station's days in order, and the days between the first and the last of which it says nothing. */
+export interface StationRecord {
+  readonly days: readonly WeatherDay[];
+  readonly missing: readonly Day[];
+}
+
+type Unit = 'celsius' | 'fahrenheit' | 'millimetres' | 'inches';
+interface Column {
+  readonly name: string;
+  readonly unit: Unit;
+}
+
+/** Columns by what they hold; the first that the file has is read. */
+const COLUMNS = {
+  min: [
+    { name: 'min_c', unit: 'celsius' },
+    { name: 'min_f', unit: 'fahrenheit' },
+  ],
+  max: [
+    { name: 'max_c', unit: 'celsius' },
+    { name: 'max_f', unit: 'fahrenheit' },
+  ],
+  rain: [
+    { name: 'rain_mm', unit: 'millimetres' },
+    { name: 'rain_in', unit: 'inches' },
+  ],
+} as const satisfies Record<string, readonly Column[]>;
+
+const TO_METRIC: Readonly<Record<Unit, (value: number) => number>> = {
+  celsius: (value) => value,
+  fahrenheit: (value) => ((value - 32) * 5) / 9,
+  millimetres: (value) => value,
+  inches: (value) => value * 25.4,
+};
+
+/** Beyond what was ever measured at the ground (World Meteorological Organization, extremes: -89.2 C, 56.7 C, 1825 mm in a day). */
+const POSSIBLE = { leastCelsius: -90, mostCelsius: 57, mostMillimetres: 1825 } as const;
+
+type Row = Readonly<Record<string, string>>;
+
+function readNumber(row: Row, column: Column, line: number): Result<number, StationProblem> {
+  const text = (row[column.name] ?? '').trim();
+  const value = Number(text.replace(',', '.'));
+  if (text === '' || !Number.isFinite(value))
+    return fail({ line, code: 'no-number', about: `${column.name} "${text}"` });
+  const metric = Math.round(TO_METRIC[column.unit](value) * 100) / 100;
+  const isRain = column.unit === 'millimetres' || column.unit === 'inches';
+  const possible = isRain
+    ? metric >= 0 && metric <= POSSIBLE.mostMillimetres
+    : metric >= POSSIBLE.leastCelsius && metric <= POSSIBLE.mostCelsius;
+  return possible
+    ? ok(metric)
+    : fail({ line, code: 'impossible', about: `${column.name} ${text}` });
+}
+
+interface Found {
+  readonly min: Column;
+  readonly max: Column;
+  readonly rain: Column;
+}
+
+function readRow(
+  row: Row,
+  found: Found,
+  line: number,
+): Result<WeatherDay, readonly StationProblem[]> {
+  const problems: StationProblem[] = [];
+  const take = (column: Column): number => {
+    const read = readNumber(row, column, line);
+    if (read.ok) return read.value;
+    problems.push(read.error);
+    return NaN;
+  };
+  const date = (row.date ?? '').trim();
+  const day = parseDay(date);
+  if (!day.ok) problems.push({ line, code: 'no-date', about: `date "${date}"` });
+  const [minCelsius, maxCelsius, rainMillimetres] = [
+    take(found.min),
+    take(found.max),
+    take(found.rain),
+  ];
+  if (minCelsius > maxCelsius) problems.push({ line, code: 'upside-down', about: date });
+  return day.ok && problems.length === 0
+    ? ok({ day: day.value, minCelsius, maxCelsius, rainMillimetres })
+    : fail(problems);
+}
+
+function findColumns(fields: readonly string[]): Result<Found, readonly StationProblem[]> {
+  const pick = (choices: readonly Column[]): Column | undefined =>
+    choices.find(({ name }) => fields.includes(name));
+  const [min, max, rain] = [pick(COLUMNS.min), pick(COLUMNS.max), pick(COLUMNS.rain)];
+  if (fields.includes('date') && min && max && rain) return ok({ min, max, rain });
+  const missing = [
+    ...(fields.includes('date') ? [] : ['date']),
+    ...(min ? [] : ['min_c or min_f']),
+    ...(max ? [] : ['max_c or max_f']),
+    ...(rain ? [] : ['rain_mm or rain_in']),
+  ];
+  return fail(missing.map((about) => ({ line: 1, code: 'no-column', about })));
+}
+
+/**
+ * Reads a station's file: comma-separated, with a header that names `date` (2026-06-13), `min_c` or `min_f`, `max_c` or
+ * `max_f`, `rain_mm` or `rain_in`; other columns are left alone, and lines may stand in any order. Days that are missing are
+ * listed; anything else that is wrong is reported line by line, and then nothing is read.
+ */
+export function readStationCsv(text: string): Result<StationRecord, readonly StationProblem[]> {
+  const { data, meta } = Papa.parse<Row>(text.trim(), {
+    header: true,
+    skipEmptyLines: true,
+    transformHeader: (name) => name.trim().toLowerCase(),
+  });
+  const columns = findColumns(meta.fields ?? []);
+  if (!columns.ok) return columns;
+  if (data.length === 0) return fail([{ line: 2, code: 'empty', about: 'no day' }]);
+  const problems: StationProblem[] = [];
+  const byDay = new Map<Day, WeatherDay>();
+  data.forEach((row, i) => {
+    const read = readRow(row, columns.value, i + 2);
+    if (!read.ok) problems.push(...read.error);
+    else if (byDay.has(read.value.day))
+      problems.push({ line: i + 2, code: 'twice', about: (row.date ?? '').trim() });
+    else byDay.set(read.value.day, read.value);
+  });
+  if (problems.length > 0) return fail(problems);
+  const days = [...byDay.values()].sort((a, b) => a.day - b.day);
+  const missing = days.flatMap(({ day }, i) => {
+    const next = days[i + 1]?.day ?? day + 1;
+    return Array.from({ length: next - day - 1 }, (_, k) => addDays(day, k + 1));
+  });
+  return ok({ days, missing });
+}
+
+/** A problem in words that name the cure. */
+export function problemInWords({ line, code, about }: StationProblem): string {
+  switch (code) {
+    case 'no-column':
+      return `The header has no column ${about}. Name it in the first line.`;
+    case 'empty':
+      return 'The file holds no day below its header. Add lines such as 2026-06-13,11.2,21.5,0.';
+    case 'no-date':
+      return `Line ${line}: ${about} is no date. Write it like 2026-06-13.`;
+    case 'no-number':
+      return `Line ${line}: ${about} is no number. Leave the line out if the station has no value.`;
+    case 'impossible':
+      return `Line ${line}: ${about} cannot be. Check the unit in the header.`;
+    case 'upside-down':
+      return `Line ${line}: on ${about} the minimum is above the maximum. Exchange them.`;
+    case 'twice':
+      return `Line ${line}: ${about} stands twice. Keep one of the two lines.`;
+  }
+}

@@ -1,0 +1,108 @@
+import { and, asc, eq, lt, ne, sql } from 'drizzle-orm';
+import { Router } from 'express';
+import type { Problem } from '../../contracts/problem.ts';
+import {
+  importWeatherSchema,
+  type ClinicWeather,
+  type ImportedWeather,
+} from '../../contracts/weather.ts';
+import { isoDay } from '../../core/timing/calendar.ts';
+import {
+  problemInWords,
+  readStationCsv,
+  type StationProblem,
+  type StationRecord,
+} from '../../core/timing/stationCsv.ts';
+import type { ClinicOffice } from '../clinic/office.ts';
+import type { Database } from '../db/connect.ts';
+import { weatherDays } from '../db/schema.ts';
+import { readBody, sendProblem } from '../http/problems.ts';
+
+async function readWeather(db: Database, office: ClinicOffice): Promise<ClinicWeather> {
+  const rows = await db
+    .select()
+    .from(weatherDays)
+    .where(and(eq(weatherDays.clinicId, office.id), lt(weatherDays.day, office.today())))
+    .orderBy(asc(weatherDays.day));
+  return {
+    source: rows[0]?.source ?? 'none',
+    days: rows.map(({ day, minCelsius, maxCelsius, rainMillimetres }) => ({
+      day,
+      minCelsius,
+      maxCelsius,
+      rainMillimetres,
+    })),
+  };
+}
+
+/** Rows written with one statement; PostgreSQL takes at most 65,535 values. */
+const ROWS_AT_ONCE = 5000;
+
+/** Takes a station's days in: they replace the simulated ones, and earlier imports of the same days. */
+async function keepWeather(
+  db: Database,
+  clinicId: number,
+  { days, missing }: StationRecord,
+): Promise<ImportedWeather> {
+  const rows = days.map(({ day, ...values }) => ({
+    clinicId,
+    day: isoDay(day),
+    ...values,
+    source: 'imported' as const,
+  }));
+  await db.transaction(async (tx) => {
+    await tx
+      .delete(weatherDays)
+      .where(and(eq(weatherDays.clinicId, clinicId), ne(weatherDays.source, 'imported')));
+    for (let i = 0; i < rows.length; i += ROWS_AT_ONCE)
+      await tx
+        .insert(weatherDays)
+        .values(rows.slice(i, i + ROWS_AT_ONCE))
+        .onConflictDoUpdate({
+          target: [weatherDays.clinicId, weatherDays.day],
+          set: {
+            minCelsius: sql`excluded.min_celsius`,
+            maxCelsius: sql`excluded.max_celsius`,
+            rainMillimetres: sql`excluded.rain_millimetres`,
+          },
+        });
+  });
+  return {
+    days: rows.length,
+    first: rows[0]?.day ?? '',
+    last: rows.at(-1)?.day ?? '',
+    missing: missing.map(isoDay),
+  };
+}
+
+const MOST_TOLD = 8;
+
+function unreadable(problems: readonly StationProblem[]): Problem {
+  const told = problems.slice(0, MOST_TOLD).map(problemInWords);
+  const more = problems.length - told.length;
+  return {
+    code: 'invalid-field',
+    field: 'csv',
+    message: `Nothing was taken in. ${told.join(' ')}${more > 0 ? ` And ${more} more lines.` : ''}`,
+    cure: 'Mend these lines and send the file again.',
+  };
+}
+
+/** Routes below `/api/weather`. */
+export function weatherRoutes(db: Database, office: ClinicOffice): Router {
+  const routes = Router();
+  routes.get('/', async (_request, response) => {
+    response.json(await readWeather(db, office));
+  });
+  routes.post('/', async (request, response) => {
+    const body = readBody(importWeatherSchema, request.body);
+    if (!body.ok) {
+      sendProblem(response, body.error);
+      return;
+    }
+    const record = readStationCsv(body.value.csv);
+    if (record.ok) response.json(await keepWeather(db, office.id, record.value));
+    else sendProblem(response, unreadable(record.error));
+  });
+  return routes;
+}
