@@ -24,19 +24,22 @@ const { DATABASE_URL, HOST, PORT, SOUNDING_TODAY, SOUNDING_DEMO } = config.value
 const library = readCheckedLibrary(resolve('knowledge'));
 if (!library.ok) stop(library.error.map(issueLine).join('\n'));
 
-const { db, close } = connect(DATABASE_URL);
+const { db, close, alone } = connect(DATABASE_URL);
 try {
-  await migrateDatabase(db, resolve('src/server/db/migrations'));
+  await alone(() => migrateDatabase(db, resolve('src/server/db/migrations')));
 } catch (error) {
   stop(
     `The database cannot be used: ${error instanceof Error ? error.message : String(error)}. Check DATABASE_URL.`,
   );
 }
-const office = await openOffice(db, SOUNDING_TODAY);
-if (SOUNDING_DEMO === 'yes') {
-  await seedDemo(db, office);
-  await seedWeather(db, office, library.value.places);
-}
+const office = await alone(async () => {
+  const opened = await openOffice(db, SOUNDING_TODAY);
+  if (SOUNDING_DEMO === 'yes') {
+    await seedDemo(db, opened);
+    await seedWeather(db, opened, library.value.places);
+  }
+  return opened;
+});
 const webFolder = resolve('dist/web');
 const server = createServer(createApp({ db, office, library: library.value, log, webFolder }));
 

@@ -27,10 +27,10 @@ export interface Almanac {
   readonly normalOn: (day: Day) => { readonly minCelsius: number; readonly maxCelsius: number };
 }
 
-/** Makes almanacs for points, keeping those of the reference places. `places` must hold {@link DEFAULT_REFERENCE}. */
-export function createAlmanacs(places: readonly Place[]): (at: Coordinates) => Almanac {
+/** Years of the reference places, each built once. `places` must hold {@link DEFAULT_REFERENCE}. */
+export function referenceYears(places: readonly Place[]): WindowContext['reference'] {
   const yearOf = new Map<string, SeasonYear>();
-  const reference = (placeId: string | null): SeasonYear => {
+  return (placeId) => {
     const id = placeId ?? DEFAULT_REFERENCE;
     const known = yearOf.get(id);
     if (known) return known;
@@ -40,6 +40,11 @@ export function createAlmanacs(places: readonly Place[]): (at: Coordinates) => A
     yearOf.set(id, year);
     return year;
   };
+}
+
+/** Makes almanacs for points, keeping those of the reference places. */
+export function createAlmanacs(places: readonly Place[]): (at: Coordinates) => Almanac {
+  const reference = referenceYears(places);
   return (at) => almanacAt(places, at, reference);
 }
 

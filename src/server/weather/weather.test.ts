@@ -14,9 +14,11 @@ const library = readCheckedLibrary(resolve('knowledge'));
 if (url === undefined || !library.ok)
   throw new Error('Start these tests with npm test, which brings a database.');
 
-const { db, close } = connect(url);
-await migrateDatabase(db, resolve('src/server/db/migrations'));
-const office = await openOffice(db, '2026-06-13');
+const { db, close, alone } = connect(url);
+const office = await alone(async () => {
+  await migrateDatabase(db, resolve('src/server/db/migrations'));
+  return openOffice(db, '2026-06-13');
+});
 const log = pino({ level: 'silent' });
 const app = createApp({ db, office, library: library.value, log, webFolder: null });
 beforeAll(async () => {

@@ -1,0 +1,46 @@
+import { readMini } from '../../tests/support/miniLibrary.ts';
+import { plantId } from '../../tests/support/setting.ts';
+import { buildHosting } from './knowledge/hosting.ts';
+import { buildTaxonomy } from './knowledge/taxonomy.ts';
+import { seasonEvents } from './season.ts';
+
+const { library } = readMini(
+  [{ id: 'spots' }],
+  [
+    {
+      id: 'bagworm',
+      findings: { spots: 'usual' },
+      extra: {
+        common: 'rare',
+        seen: '05-01..09-01',
+        stages: [{ name: 'hatch', when: 'dd10 200..400' }],
+        hosts: { moss: 'usual' },
+      },
+    },
+    {
+      id: 'mildew',
+      findings: { spots: 'usual' },
+      extra: { common: 'common', seen: '06-01..09-01' },
+    },
+    {
+      id: 'ageing',
+      findings: { spots: 'usual' },
+      extra: { category: 'normal', seen: '06-01..07-01' },
+    },
+    { id: 'undated', findings: { spots: 'usual' }, extra: { common: 'common' } },
+  ],
+  { 'plants/b.yaml': [{ id: 'moss', name: 'Moss', source: 'judgement' }] },
+);
+const hosting = buildHosting(library.causes, buildTaxonomy(library.plants));
+const events = (plant: string | null): string[] =>
+  seasonEvents(library, hosting, plant === null ? null : plantId(plant)).map(
+    ({ cause, name, kind }) => `${cause} ${name} ${kind}`,
+  );
+
+it('tells a cause by its stages, or else by when it is seen', () => {
+  expect(events('moss')).toEqual(['bagworm hatch stage']);
+});
+
+it('without a plant lists what is common, and never a normal look', () => {
+  expect(events(null)).toEqual(['mildew seen seen']);
+});
