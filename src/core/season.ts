@@ -21,7 +21,8 @@ const isDated = (rule: WindowRule | undefined): rule is WindowRule =>
 
 /**
  * The dated events of a plant's troubles, or of the common ones of all plants, in the order of the library. A cause with
- * stages is told by them; one without by when it is seen. Normal looks are left out.
+ * stages is told by them; one without by when it is seen. Normal looks are left out, and without a plant the steps whose
+ * window is not the cause's own.
  */
 export function seasonEvents(
   library: Pick<Library, 'causes' | 'treatments'>,
@@ -46,7 +47,7 @@ export function seasonEvents(
         .map(({ name, when }) => event(name, when, 'stage'));
       const shown = isDated(seen) && staged.length === 0 ? [event('seen', seen, 'seen')] : [];
       const steps = options.flatMap(({ use, when }) => {
-        const rule = when ?? treatments.get(use)?.when;
+        const rule = when ?? (plant === null ? undefined : treatments.get(use)?.when);
         return isDated(rule) ? [event(treatments.get(use)?.name ?? use, rule, 'step')] : [];
       });
       return staged.length + shown.length === 0 ? [] : [...staged, ...shown, ...steps];

@@ -10,6 +10,8 @@ export interface YearAhead {
   readonly today: Day;
   /** First day of the gardening year. */
   readonly first: Day;
+  /** The normal year here. */
+  readonly usual: SeasonYear;
   readonly members: readonly SeasonYear[];
 }
 
@@ -69,10 +71,14 @@ export function lookAhead(
   south: boolean,
   count: number = LEAST_MEMBERS,
 ): YearAhead {
-  const members = Array.from({ length: count }, (_, k) =>
-    buildSeasonYear(yearOf(normals, today, observed, south, SEED * (k + 1)), south),
-  );
-  return { today, first: firstDay(today, south), members };
+  const usual = buildSeasonYear(normals, south);
+  const { peak, winterless, growthEnd } = usual;
+  const members = Array.from({ length: count }, (_, k): SeasonYear => {
+    const year = buildSeasonYear(yearOf(normals, today, observed, south, SEED * (k + 1)), south);
+    // A single hot or cold day of simulated weather is no turn of the season; heat, which adds up, is.
+    return { ...year, peak, winterless, growthEnd };
+  });
+  return { today, first: firstDay(today, south), usual, members };
 }
 
 /** A date with the band in which it falls in 8 of 10 years that go on from here. */
@@ -109,9 +115,11 @@ function band(days: readonly Day[]): BandedDay {
  */
 export function bandsOf(
   rule: WindowRule,
-  { first, members }: YearAhead,
+  { first, usual, members: all }: YearAhead,
   reference: WindowContext['reference'],
 ): BandedSpan | null {
+  // Mean night temperatures tell when frost ends, not those of one year's weather.
+  const members = rule.kind === 'season' && rule.season === 'frost-free' ? [usual] : all;
   const spans = members.flatMap((here): DaySpan[] => {
     const positions = positionsOf(rule, { here, reference });
     if (positions === 'always' || positions === 'never') return [];

@@ -8,6 +8,7 @@ import { Library } from '../screens/library/Library.tsx';
 import { CarePage, FindingPage, PlacePage, TreatmentPage } from '../screens/library/OtherPages.tsx';
 import { PlantPage } from '../screens/library/PlantPage.tsx';
 import { Sources } from '../screens/library/Sources.tsx';
+import { Season } from '../screens/season/Season.tsx';
 import { Header } from './Header.tsx';
 import { NotFound } from './NotFound.tsx';
 
@@ -25,6 +26,7 @@ export function App() {
       <Routes>
         <Route path="/" element={<Desk />} />
         <Route path="/case/:id" element={<CasePage />} />
+        <Route path="/season" element={<Season />} />
         <Route path="/library" element={<Library />}>
           <Route index element={<Sources />} />
           <Route path="cause/:id" element={<CausePage />} />

@@ -66,6 +66,7 @@ export function Header() {
         <NavLink to="/" end>
           Desk
         </NavLink>
+        <NavLink to="/season">Season</NavLink>
         <NavLink to="/library">Library</NavLink>
       </Screens>
       <Where>{clinic ? `${clinic.name}, ${clinic.region} · ${longDate(clinic.today)}` : ''}</Where>

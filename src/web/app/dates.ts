@@ -27,6 +27,11 @@ export function longDate(isoDay: string): string {
   return LONG.format(at(isoDay)).replace(',', '');
 }
 
+/** `13 Jun`. */
+export function dayAndMonth(isoDay: string): string {
+  return SHORT.format(at(isoDay));
+}
+
 /** `Sat 13 Jun 2026`. */
 export function briefDate(isoDay: string): string {
   return BRIEF.format(at(isoDay)).replace(',', '');

@@ -12,6 +12,12 @@ import {
   type ClinicExperience,
   type TiedPhrases,
 } from '../../contracts/cases.ts';
+import {
+  importedSchema,
+  weatherSchema,
+  type ClinicWeather,
+  type ImportedWeather,
+} from '../../contracts/weather.ts';
 import { problemSchema, type Problem } from '../../contracts/problem.ts';
 import { fail, ok, type Result } from '../../core/result.ts';
 
@@ -72,6 +78,9 @@ export const api = {
     call(experienceSchema, '/clinic/learning', { learning }),
   tiedPhrases: (): Promise<Result<TiedPhrases, ApiFailure>> =>
     call(tiedPhrasesSchema, '/clinic/phrases'),
+  weather: (): Promise<Result<ClinicWeather, ApiFailure>> => call(weatherSchema, '/weather'),
+  importWeather: (csv: string): Promise<Result<ImportedWeather, ApiFailure>> =>
+    call(importedSchema, '/weather', { csv }),
   cases: (closed: boolean): Promise<Result<CaseSummary[], ApiFailure>> =>
     call(manyCases, closed ? '/cases?status=closed' : '/cases'),
   openCase: (id: string): Promise<Result<CaseRecord, ApiFailure>> =>

@@ -7,7 +7,7 @@ import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { Choices, Field } from '../../kit/fields.tsx';
 import { Clock } from './Clock.tsx';
-import { PlantChooser } from './PlantChooser.tsx';
+import { PlantChooser } from '../../plants/PlantChooser.tsx';
 import { SavedMark } from './SavedMark.tsx';
 import { useHappen } from './useCase.ts';
 
@@ -132,7 +132,7 @@ export function Strip({ record, plant, answer }: StripProps) {
       >
         {(close) => (
           <PlantChooser
-            fromWords={plant.plant === null}
+            back={plant.plant === null ? null : 'Take it from the words'}
             onChoose={(chosen) => {
               happen({ kind: 'plant-chosen', plantId, plant: chosen });
               close();

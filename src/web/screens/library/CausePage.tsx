@@ -5,7 +5,7 @@ import type { FindingId, PlantId, TreatmentId } from '../../../core/knowledge/sc
 import { Notice } from '../../kit/Notice.tsx';
 import type { Shelf } from '../../library/shelf.ts';
 import { Facts, Halves, HowOften, PlantLinks, Quiet, Sheet } from './parts.tsx';
-import type { Reading } from './useShelf.ts';
+import type { Reading } from '../../library/useShelf.ts';
 import { capital, harmInWords, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip, type StripRow } from './YearStrip.tsx';
 

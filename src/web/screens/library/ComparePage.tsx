@@ -6,7 +6,7 @@ import type { FindingId } from '../../../core/knowledge/schema/common.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Missing } from './CausePage.tsx';
 import { Facts, Quiet, ShareBar, Sheet } from './parts.tsx';
-import type { Reading } from './useShelf.ts';
+import type { Reading } from '../../library/useShelf.ts';
 import { harmInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
 

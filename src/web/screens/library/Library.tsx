@@ -7,7 +7,7 @@ import { Key } from '../../kit/Key.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
 import { SHELVES, type Found, type Shelf, type ShelfName } from '../../library/shelf.ts';
-import { useShelf } from './useShelf.ts';
+import { useShelf } from '../../library/useShelf.ts';
 
 const Page = styled.main`
   display: grid;

@@ -7,7 +7,7 @@ import { api } from '../../store/api.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Missing } from './CausePage.tsx';
 import { Facts, HowOften, Quiet, Sheet } from './parts.tsx';
-import type { Reading } from './useShelf.ts';
+import type { Reading } from '../../library/useShelf.ts';
 import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
 

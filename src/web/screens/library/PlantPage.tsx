@@ -5,7 +5,7 @@ import type { Plant } from '../../../core/knowledge/schema/plant.ts';
 import type { Shelf } from '../../library/shelf.ts';
 import { Missing } from './CausePage.tsx';
 import { Facts, Halves, PlantLinks, Quiet, Sheet, Stack } from './parts.tsx';
-import type { Reading } from './useShelf.ts';
+import type { Reading } from '../../library/useShelf.ts';
 import { capital, sourceInWords, spaced } from './words.ts';
 
 /** What can befall a plant, the commonest first, with whether it is about now. */

@@ -1,7 +1,7 @@
 import { useOutletContext } from 'react-router';
 import type { Library } from '../../../core/knowledge/schema/library.ts';
 import { Facts, Quiet, Sheet } from './parts.tsx';
-import type { Reading } from './useShelf.ts';
+import type { Reading } from '../../library/useShelf.ts';
 import { sourceInWords } from './words.ts';
 
 /** How many entries rest on each source. */

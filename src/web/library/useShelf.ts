@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useState } from 'react';
-import { createAlmanacs, type Almanac } from '../../../core/timing/almanac.ts';
-import { parseDay, type Day } from '../../../core/timing/calendar.ts';
-import { fetchLibrary } from '../../library/fetchLibrary.ts';
-import { makeShelf, type Shelf } from '../../library/shelf.ts';
-import { loadDesk } from '../../store/actions.ts';
-import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { createAlmanacs, type Almanac } from '../../core/timing/almanac.ts';
+import { parseDay, type Day } from '../../core/timing/calendar.ts';
+import { fetchLibrary } from './fetchLibrary.ts';
+import { makeShelf, type Shelf } from './shelf.ts';
+import { loadDesk } from '../store/actions.ts';
+import { useAppDispatch, useAppSelector } from '../store/store.ts';
 
 /** What every page of the Library is given. */
 export interface Reading {

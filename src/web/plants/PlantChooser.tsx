@@ -8,10 +8,10 @@ import {
   useFilter,
 } from 'react-aria-components';
 import { styled } from 'styled-components';
-import { Button } from '../../kit/Button.tsx';
-import { TextBox } from '../../kit/fields.tsx';
-import { consultant } from '../../workers/consultClient.ts';
-import type { PlantChoice } from '../../workers/messages.ts';
+import { Button } from '../kit/Button.tsx';
+import { TextBox } from '../kit/fields.tsx';
+import { consultant } from '../workers/consultClient.ts';
+import type { PlantChoice } from '../workers/messages.ts';
 
 const Search = styled(TextBox)`
   margin-top: 6px;
@@ -35,12 +35,13 @@ const Item = styled(ListBoxItem)`
 `;
 
 interface PlantChooserProps {
-  readonly fromWords: boolean;
+  /** Words of the button that takes the choice back; null when there is none to take back. */
+  readonly back: string | null;
   readonly onChoose: (plant: string | null) => void;
 }
 
 /** Finds a plant of the library by its common or scientific name. */
-export function PlantChooser({ fromWords, onChoose }: PlantChooserProps) {
+export function PlantChooser({ back, onChoose }: PlantChooserProps) {
   const [plants, setPlants] = useState<readonly PlantChoice[]>([]);
   const { contains } = useFilter({ sensitivity: 'base' });
   useEffect(() => {
@@ -67,7 +68,7 @@ export function PlantChooser({ fromWords, onChoose }: PlantChooserProps) {
           )}
         </List>
       </Autocomplete>
-      {!fromWords && <Button onPress={() => onChoose(null)}>Take it from the words</Button>}
+      {back !== null && <Button onPress={() => onChoose(null)}>{back}</Button>}
     </>
   );
 }

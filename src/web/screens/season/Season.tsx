@@ -1,0 +1,155 @@
+import { useEffect, useState } from 'react';
+import { styled } from 'styled-components';
+import { plantIdSchema, type PlantId } from '../../../core/knowledge/schema/common.ts';
+import { Button } from '../../kit/Button.tsx';
+import { Chip } from '../../kit/Chip.tsx';
+import { Notice } from '../../kit/Notice.tsx';
+import { PlantChooser } from '../../plants/PlantChooser.tsx';
+import { seasonCalendar, weatherCsv } from '../../season/seasonFiles.ts';
+import { useShelf } from '../../library/useShelf.ts';
+import { HeatChart } from './HeatChart.tsx';
+import { ImportWeather } from './ImportWeather.tsx';
+import { Timeline } from './Timeline.tsx';
+import { HEAT_BASE_CELSIUS, useSeason, type SeasonView } from './useSeason.ts';
+import { WeatherStrip } from './WeatherStrip.tsx';
+
+const Page = styled.main`
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  min-height: 0;
+  background: var(--surface);
+`;
+const Bar = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 10px;
+  padding: 6px 16px;
+  border-bottom: 1px solid var(--hairline);
+  & h1 {
+    font-size: 18px;
+  }
+  & > :nth-child(4) {
+    margin-left: auto;
+  }
+`;
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 380px;
+  min-height: 0;
+  & > section {
+    overflow: auto;
+    padding: 8px 20px 24px;
+  }
+  & > section + section {
+    border-left: 1px solid var(--hairline);
+  }
+  & h2 {
+    font-size: 15px;
+    padding: 8px 0 4px;
+  }
+  @media (max-width: 900px) {
+    display: block;
+    overflow: auto;
+  }
+`;
+
+const STATION = {
+  none: 'No station: a normal year up to today',
+  simulated: 'Simulated station',
+  imported: 'The clinic’s station',
+} as const;
+
+/** Hands a text to the browser as a file. */
+function save(name: string, type: string, text: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(url);
+}
+
+/** What is active here now and next, with bands, the heat of the year and the weather. */
+export function Season() {
+  const [plant, setPlant] = useState<PlantId | null>(null);
+  const [round, setRound] = useState(0);
+  const { reading } = useShelf();
+  const state = useSeason(plant, round);
+  useEffect(() => {
+    document.title = 'Season - Sounding';
+  }, []);
+  const name = reading?.shelf.library.plants.find(({ id }) => id === plant)?.name;
+  const choose = (id: string | null): void => {
+    const read = plantIdSchema.safeParse(id);
+    setPlant(read.success ? read.data : null);
+  };
+  return (
+    <Page>
+      <Bar>
+        <h1>Season</h1>
+        <Chip name="Plant" value={name ?? 'the common troubles of all'}>
+          {(close) => (
+            <PlantChooser
+              back={plant === null ? null : 'All plants'}
+              onChoose={(id) => {
+                choose(id);
+                close();
+              }}
+            />
+          )}
+        </Chip>
+        <Chip
+          name="Weather"
+          value={state.kind === 'ready' ? STATION[state.view.source] : 'being read'}
+        >
+          {() => <ImportWeather onImported={() => setRound(round + 1)} />}
+        </Chip>
+        {state.kind === 'ready' && <Files view={state.view} />}
+      </Bar>
+      {state.kind === 'working' && <Notice>The season is being worked out.</Notice>}
+      {state.kind === 'failed' && <Notice tone="caution">{state.message}</Notice>}
+      {state.kind === 'ready' && <Shown view={state.view} />}
+    </Page>
+  );
+}
+
+function Files({ view }: { readonly view: SeasonView }) {
+  const [problem, setProblem] = useState<string | null>(null);
+  const calendar = (): void => {
+    const file = seasonCalendar(view.dated);
+    if (file.ok) save('season.ics', 'text/calendar', file.value);
+    setProblem(file.ok ? null : file.error);
+  };
+  return (
+    <>
+      <Button kind="quiet" onPress={calendar}>
+        Dates as a calendar file
+      </Button>
+      <Button
+        kind="quiet"
+        onPress={() => save('weather.csv', 'text/csv', weatherCsv(view.observed))}
+      >
+        Weather as CSV
+      </Button>
+      {problem !== null && <Notice tone="caution">{problem}</Notice>}
+    </>
+  );
+}
+
+function Shown({ view }: { readonly view: SeasonView }) {
+  const { dated, today, outlook, observed } = view;
+  return (
+    <Columns>
+      <section aria-label="What is active" tabIndex={0}>
+        <Timeline dated={dated} today={today} />
+      </section>
+      <section aria-label="Heat and weather" tabIndex={0}>
+        <h2>Heat of the year</h2>
+        <HeatChart heat={outlook.heat} today={today} baseCelsius={HEAT_BASE_CELSIUS} />
+        <h2>Weather</h2>
+        <WeatherStrip observed={observed} coming={outlook.coming} />
+      </section>
+    </Columns>
+  );
+}

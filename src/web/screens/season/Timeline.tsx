@@ -1,0 +1,178 @@
+import { Link } from 'react-router';
+import { styled } from 'styled-components';
+import { civil, DAYS_IN_YEAR, dayOf, isoDay, type Day } from '../../../core/timing/calendar.ts';
+import { standsOn, type BandedDay } from '../../../core/timing/yearAhead.ts';
+import { dayAndMonth } from '../../app/dates.ts';
+import { Notice } from '../../kit/Notice.tsx';
+import type { DatedEvent } from '../../season/seasonFiles.ts';
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+const Legend = styled.p`
+  font-size: 13px;
+  color: var(--quiet);
+  padding-bottom: 6px;
+`;
+const Group = styled.h2`
+  font-size: 15px;
+  padding: 14px 0 4px;
+  & span {
+    color: var(--quiet);
+    font-size: 13px;
+    font-weight: 400;
+    font-family: var(--sans);
+  }
+`;
+const Row = styled.li`
+  display: grid;
+  grid-template-columns: 220px minmax(0, 1fr) 206px;
+  gap: 12px;
+  align-items: center;
+  border-top: 1px solid var(--hairline);
+  font-size: 14px;
+  line-height: 1.3;
+`;
+const Name = styled.div`
+  padding: 4px 0;
+  & small {
+    display: block;
+    font-size: 13px;
+    color: var(--quiet);
+  }
+`;
+const Lane = styled.div`
+  position: relative;
+  height: 30px;
+  background-image: repeating-linear-gradient(
+    to right,
+    var(--hairline) 0 1px,
+    transparent 1px calc(100% / 12)
+  );
+`;
+const Bar = styled.span`
+  position: absolute;
+  top: 9px;
+  height: 12px;
+  border: 1px solid var(--ink);
+  background: var(--ink);
+  &[data-kind='step'] {
+    border-color: var(--teal);
+    background: repeating-linear-gradient(115deg, var(--teal) 0 3px, var(--teal-wash) 3px 6px);
+  }
+`;
+const Doubt = styled.span`
+  position: absolute;
+  top: 14px;
+  height: 2px;
+  background: var(--quiet);
+`;
+const Today = styled.span`
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  border-left: 2px solid var(--ochre);
+`;
+const Months = styled.div`
+  display: grid;
+  grid-template-columns: repeat(12, 1fr);
+  font-size: 13px;
+  color: var(--quiet);
+`;
+const Dates = styled.span`
+  font-family: var(--figures);
+  font-size: 13px;
+`;
+
+const percent = (days: number): string => `${(100 * days) / DAYS_IN_YEAR}%`;
+const inYear = (day: Day, first: Day): number => Math.max(0, Math.min(DAYS_IN_YEAR, day - first));
+const word = (day: Day): string => dayAndMonth(isoDay(day));
+const spread = ({ early, late }: BandedDay): number => Math.round((late - early) / 2);
+
+function inWords({ span: { from, to } }: DatedEvent): string {
+  const doubt = Math.max(spread(from), spread(to));
+  return `${word(from.median)} to ${word(to.median)}${doubt > 0 ? ` ± ${doubt} d` : ''}`;
+}
+
+interface TimelineProps {
+  readonly dated: readonly DatedEvent[];
+  readonly today: Day;
+}
+
+const MOST_SHOWN = 30;
+
+/** What is going on, what comes next and what is over, each on the axis of the year with its band. */
+export function Timeline({ dated, today }: TimelineProps) {
+  const of = (state: ReturnType<typeof standsOn>): DatedEvent[] =>
+    dated.filter(({ span }) => standsOn(span, today) === state);
+  const open = of('open').sort((a, b) => a.span.to.median - b.span.to.median);
+  const ahead = of('ahead').sort((a, b) => a.span.from.median - b.span.from.median);
+  const over = of('over').sort((a, b) => b.span.to.median - a.span.to.median);
+  if (dated.length === 0)
+    return <Notice>Nothing of this plant has dates of its own here. Choose another plant.</Notice>;
+  return (
+    <div>
+      <Legend>
+        Solid: the trouble. Hatched: what is done about it. Thin line: where 8 of 10 ways the year
+        may go on put its start and end.
+      </Legend>
+      <Row as="div" aria-hidden>
+        <span />
+        <Months>
+          {MONTHS.map((month) => (
+            <span key={month}>{month}</span>
+          ))}
+        </Months>
+        <span />
+      </Row>
+      <Rows title="Now" note="the soonest to close first" list={open} today={today} />
+      <Rows title="Next" note="the soonest to open first" list={ahead} today={today} />
+      <Rows title="Over for this year" note="the last to close first" list={over} today={today} />
+    </div>
+  );
+}
+
+interface RowsProps extends Pick<TimelineProps, 'today'> {
+  readonly title: string;
+  readonly note: string;
+  readonly list: readonly DatedEvent[];
+}
+
+function Rows({ title, note, list, today }: RowsProps) {
+  const first = dayOf(civil(today).year, 1, 1);
+  if (list.length === 0) return null;
+  return (
+    <section aria-label={title}>
+      <Group>
+        {title}{' '}
+        <span>
+          {list.length > MOST_SHOWN ? `${MOST_SHOWN} of ${list.length}, ` : ''}
+          {note}
+        </span>
+      </Group>
+      <ul>
+        {list.slice(0, MOST_SHOWN).map((one) => {
+          const { event, span } = one;
+          const [from, to] = [inYear(span.from.median, first), inYear(span.to.median, first)];
+          const [early, late] = [inYear(span.from.early, first), inYear(span.to.late, first)];
+          return (
+            <Row key={`${event.cause} ${event.kind} ${event.name}`}>
+              <Name>
+                <Link to={`/library/cause/${event.cause}`}>{event.causeName}</Link>
+                <small>{event.name}</small>
+              </Name>
+              <Lane role="img" aria-label={`${event.causeName}, ${event.name}: ${inWords(one)}`}>
+                <Doubt style={{ left: percent(early), width: percent(late - early) }} />
+                <Bar
+                  data-kind={event.kind}
+                  style={{ left: percent(from), width: percent(Math.max(2, to - from + 1)) }}
+                />
+                <Today style={{ left: percent(today - first) }} />
+              </Lane>
+              <Dates>{inWords(one)}</Dates>
+            </Row>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,85 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { ClinicWeather } from '../../../contracts/weather.ts';
+import type { PlantId } from '../../../core/knowledge/schema/common.ts';
+import { seasonEvents } from '../../../core/season.ts';
+import { parseDay, type Day } from '../../../core/timing/calendar.ts';
+import type { Outlook } from '../../../core/timing/outlook.ts';
+import type { WeatherDay } from '../../../core/timing/weather.ts';
+import { useShelf } from '../../library/useShelf.ts';
+import type { DatedEvent } from '../../season/seasonFiles.ts';
+import { api } from '../../store/api.ts';
+import { workOutSeason } from '../../workers/seasonClient.ts';
+
+/** Base of the heat that the screen draws, Celsius: that of most insects of the library. */
+export const HEAT_BASE_CELSIUS = 10;
+
+/** Everything the Season screen shows. */
+export interface SeasonView {
+  readonly today: Day;
+  readonly dated: readonly DatedEvent[];
+  readonly outlook: Outlook;
+  readonly observed: readonly WeatherDay[];
+  readonly source: ClinicWeather['source'];
+}
+
+export type SeasonState =
+  | { readonly kind: 'working' }
+  | { readonly kind: 'failed'; readonly message: string }
+  | { readonly kind: 'ready'; readonly view: SeasonView };
+
+const NO_LIBRARY = 'The library could not be loaded. Check the connection and reload the page.';
+const NO_SEASON = 'The season could not be worked out. Reload the page; the weather is kept.';
+
+function observedOf({ days }: ClinicWeather): readonly WeatherDay[] {
+  return days.flatMap(({ day, ...values }) => {
+    const read = parseDay(day);
+    return read.ok ? [{ day: read.value, ...values }] : [];
+  });
+}
+
+/** Works the season out for a plant, or for what is common; `round` counts imports, each of which works it out anew. */
+export function useSeason(plant: PlantId | null, round: number): SeasonState {
+  const { reading, failed } = useShelf();
+  const [weather, setWeather] = useState<ClinicWeather | null>(null);
+  const [state, setState] = useState<SeasonState>({ kind: 'working' });
+  useEffect(() => {
+    let here = true;
+    void api.weather().then((read) => {
+      // Without the station the normals still tell a season.
+      if (here) setWeather(read.ok ? read.value : { source: 'none', days: [] });
+    });
+    return () => {
+      here = false;
+    };
+  }, [round]);
+  const events = useMemo(
+    () => (reading ? seasonEvents(reading.shelf.library, reading.shelf.hosting, plant) : null),
+    [reading, plant],
+  );
+  useEffect(() => {
+    if (!reading || !events || !weather) return undefined;
+    const { today, almanac, shelf } = reading;
+    const observed = observedOf(weather);
+    const { outlook, cancel } = workOutSeason({
+      places: shelf.library.places,
+      at: almanac.at,
+      today,
+      observed,
+      rules: events.map(({ rule }) => rule),
+      baseCelsius: HEAT_BASE_CELSIUS,
+    });
+    outlook.then(
+      (found) => {
+        const dated = events.flatMap((event, i): DatedEvent[] => {
+          const span = found.bands[i];
+          return span ? [{ event, span }] : [];
+        });
+        const { source } = weather;
+        setState({ kind: 'ready', view: { today, dated, outlook: found, observed, source } });
+      },
+      () => setState({ kind: 'failed', message: NO_SEASON }),
+    );
+    return cancel;
+  }, [reading, events, weather]);
+  return failed ? { kind: 'failed', message: NO_LIBRARY } : state;
+}
