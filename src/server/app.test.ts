@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { resolve } from 'node:path';
-import { pino } from 'pino';
 import request from 'supertest';
+import { library, openServer } from '../../tests/support/serverApp.ts';
 import { applyCaseEvent } from '../contracts/applyCaseEvent.ts';
 import {
   caseRecordSchema,
@@ -11,29 +10,9 @@ import {
   type CaseRecord,
 } from '../contracts/cases.ts';
 import { consultResponseSchema } from '../contracts/consult.ts';
-import { createApp } from './app.ts';
-import { openOffice } from './clinic/office.ts';
-import { connect, migrateDatabase } from './db/connect.ts';
 import { seedDemo } from './demo/seed.ts';
-import { readCheckedLibrary } from './knowledge/loadLibrary.ts';
 
-const url = process.env.DATABASE_URL;
-const library = readCheckedLibrary(resolve('knowledge'));
-if (url === undefined || !library.ok)
-  throw new Error('Start these tests with npm test, which brings a database.');
-
-const { db, close, alone } = connect(url);
-const office = await alone(async () => {
-  await migrateDatabase(db, resolve('src/server/db/migrations'));
-  return openOffice(db, '2026-06-13');
-});
-const app = createApp({
-  db,
-  office,
-  library: library.value,
-  log: pino({ level: 'silent' }),
-  webFolder: null,
-});
+const { app, close, db, office } = await openServer('2026-06-13');
 afterAll(close);
 
 const WORDS: CaseEvent = { kind: 'words-set', plantId: 'plant-1', words: 'box with cupped leaves' };
@@ -58,7 +37,7 @@ it('sends the library packed, to who can unpack it', async () => {
   expect(packed.headers['content-encoding']).toBe('br');
   const plain = await request(app).get('/api/knowledge').set('accept-encoding', 'identity');
   expect(plain.headers['content-encoding']).toBeUndefined();
-  expect(plain.body.version).toBe(library.value.version);
+  expect(plain.body.version).toBe(library.version);
 });
 
 describe('cases', () => {
@@ -91,17 +70,9 @@ describe('cases', () => {
   it('gives the same case from another server on the same database', async () => {
     const opened = await open();
     await append(opened.id, 0, WORDS, ANSWER);
-    const other = connect(url);
+    const other = await openServer('2026-06-14');
     try {
-      const again = await openOffice(other.db, '2026-06-14');
-      const restarted = createApp({
-        db: other.db,
-        office: again,
-        library: library.value,
-        log: pino({ level: 'silent' }),
-        webFolder: null,
-      });
-      const answer = await request(restarted).get(`/api/cases/${opened.id}`);
+      const answer = await request(other.app).get(`/api/cases/${opened.id}`);
       expect(caseRecordSchema.parse(answer.body.case)).toEqual(await read(opened.id));
     } finally {
       await other.close();

@@ -24,6 +24,8 @@ const DEFAULT_FINDING = {
   question: 'Is it so?',
   background: 'occasional',
   source: 'judgement',
+  plate: 'none',
+  how: 'Look closely.',
 };
 const DEFAULT_CAUSE = {
   category: 'fungus',

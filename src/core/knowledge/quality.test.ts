@@ -48,6 +48,34 @@ it.each([
   expect(issuesOf(findings, extra)).toContain(expected);
 });
 
+it('asks how what can be seen looks, and how to look, but not of what happened', () => {
+  const findings = [
+    { id: 'f1', extra: { plate: undefined } },
+    { id: 'f2', extra: { how: undefined } },
+    { id: 'f3', extra: { kind: 'context', plate: undefined, how: undefined } },
+    ...FINDINGS.slice(3),
+  ];
+  const causes = [{ id: 'a', findings: shows('f1', 'f2', 'f3', 'f6'), extra: SOUND }, B];
+  const read = readMini(findings, causes, PLANTS);
+  const issues = checkQuality(read, miniLibrary(findings, causes, PLANTS));
+  expect(issues.map(({ id, field }) => `${id} ${field}`)).toEqual(['f1 plate', 'f2 how']);
+});
+
+it('asks for many ways to say what many causes show', () => {
+  const few = { id: 'f1', extra: { phrases: ['spot', 'dot'] } };
+  const causes = Array.from({ length: 10 }, (_, i) => ({
+    id: `cause-${i}`,
+    findings: shows('f1', 'f2', 'f3', 'f4'),
+  }));
+  const findings = [few, ...FINDINGS.slice(1)];
+  const read = readMini(findings, causes, PLANTS);
+  const issues = checkQuality(read, miniLibrary(findings, causes, PLANTS));
+  const told = issues.filter(({ id, field }) => id === 'f1' && field === 'phrases');
+  expect(told.map(({ message }) => message)).toEqual([
+    '10 causes show it, so give at least 10 ways to say it; it has 2',
+  ]);
+});
+
 it('asks of a plant that enough reaches it, and a normal look', () => {
   const plants = { 'plants/a.yaml': [{ id: 'fern', name: 'Fern', source: 'practice' }] };
   const causes = [{ id: 'a', findings: shows('f1', 'f2', 'f3', 'f6'), extra: SOUND }, B];

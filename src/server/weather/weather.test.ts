@@ -1,26 +1,10 @@
-import { resolve } from 'node:path';
-import { pino } from 'pino';
 import request from 'supertest';
+import { library, openServer } from '../../../tests/support/serverApp.ts';
 import { importedSchema, weatherSchema } from '../../contracts/weather.ts';
-import { createApp } from '../app.ts';
-import { openOffice } from '../clinic/office.ts';
-import { connect, migrateDatabase } from '../db/connect.ts';
 import { weatherDays } from '../db/schema.ts';
 import { seedWeather } from '../demo/weather.ts';
-import { readCheckedLibrary } from '../knowledge/loadLibrary.ts';
 
-const url = process.env.DATABASE_URL;
-const library = readCheckedLibrary(resolve('knowledge'));
-if (url === undefined || !library.ok)
-  throw new Error('Start these tests with npm test, which brings a database.');
-
-const { db, close, alone } = connect(url);
-const office = await alone(async () => {
-  await migrateDatabase(db, resolve('src/server/db/migrations'));
-  return openOffice(db, '2026-06-13');
-});
-const log = pino({ level: 'silent' });
-const app = createApp({ db, office, library: library.value, log, webFolder: null });
+const { app, close, db, office } = await openServer('2026-06-13');
 beforeAll(async () => {
   await db.delete(weatherDays);
 });
@@ -31,8 +15,8 @@ const send = (csv: string) => request(app).post('/api/weather').send({ csv });
 
 it('has a simulated station up to yesterday, with a late frost and a gap, written once', async () => {
   expect((await read()).source).toBe('none');
-  const added = await seedWeather(db, office, library.value.places);
-  expect(await seedWeather(db, office, library.value.places)).toBe(0);
+  const added = await seedWeather(db, office, library.places);
+  expect(await seedWeather(db, office, library.places)).toBe(0);
   const { source, days } = await read();
   expect([source, days.length, days.at(-1)?.day]).toEqual(['simulated', added, '2026-06-12']);
   expect(added).toBe(31 + 28 + 31 + 30 + 31 + 12 - 3);

@@ -50,3 +50,19 @@ export function sinceInWords(seconds: number): string {
     ? `${hours}:${two(minutes)}:${two(seconds % 60)}`
     : `${minutes}:${two(seconds % 60)}`;
 }
+
+/** The months by their short names, January first. */
+export const MONTHS = [
+  'Jan',
+  'Feb',
+  'Mar',
+  'Apr',
+  'May',
+  'Jun',
+  'Jul',
+  'Aug',
+  'Sep',
+  'Oct',
+  'Nov',
+  'Dec',
+] as const;

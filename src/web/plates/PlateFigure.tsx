@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { styled } from 'styled-components';
 import { readPlate } from '../../core/knowledge/schema/plate.ts';
 import { drawPlate } from './drawPlate.ts';
+import { PlateShapes } from './PlateShapes.tsx';
 
 const Frame = styled.svg`
   flex: none;
@@ -32,18 +33,7 @@ export function PlateFigure({ plate, label, pixels }: PlateFigureProps) {
       height={pixels}
       {...(label === undefined ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}
     >
-      {shapes.map(({ d, fill, stroke, width, opacity }, i) => (
-        <path
-          key={i}
-          d={d}
-          fill={fill ?? 'none'}
-          stroke={stroke ?? 'none'}
-          strokeWidth={width}
-          strokeLinecap="round"
-          strokeLinejoin="round"
-          opacity={opacity}
-        />
-      ))}
+      <PlateShapes shapes={shapes} />
     </Frame>
   );
 }

@@ -2,6 +2,7 @@ import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { PARTS, type Part } from '../../../core/knowledge/schema/finding.ts';
 import { drawPlate } from '../../plates/drawPlate.ts';
+import { PlateShapes } from '../../plates/PlateShapes.tsx';
 import { readPlate } from '../../../core/knowledge/schema/plate.ts';
 import { PART_WORDS } from './partWords.ts';
 
@@ -69,16 +70,7 @@ function Scenery() {
         const shapes = reading.ok ? drawPlate(reading.value) : [];
         return (
           <g key={text} transform={`translate(${x} ${y}) scale(${size / 100})`}>
-            {shapes.map(({ d, fill, stroke, width, opacity }, i) => (
-              <path
-                key={i}
-                d={d}
-                fill={fill ?? 'none'}
-                stroke={stroke ?? 'none'}
-                strokeWidth={width}
-                opacity={opacity}
-              />
-            ))}
+            <PlateShapes shapes={shapes} />
           </g>
         );
       })}

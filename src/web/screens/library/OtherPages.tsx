@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { styled } from 'styled-components';
+import { MONTHS } from '../../app/dates.ts';
 import { FREQUENCY } from '../../../core/knowledge/scale.ts';
 import type { TiedPhrases } from '../../../contracts/cases.ts';
 import { api } from '../../store/api.ts';
@@ -251,8 +252,6 @@ export function CarePage() {
     </Sheet>
   );
 }
-
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 /** One reference place with its monthly normals. */
 export function PlacePage() {

@@ -1,4 +1,5 @@
 import { styled } from 'styled-components';
+import { MONTHS } from '../../app/dates.ts';
 import type { Almanac } from '../../../core/timing/almanac.ts';
 import { DAYS_IN_YEAR, monthSpan, type Day } from '../../../core/timing/calendar.ts';
 import type { WindowRule } from '../../../core/knowledge/schema/window.ts';
@@ -13,7 +14,6 @@ export interface StripRow {
   readonly kind: 'cause' | 'treatment';
 }
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const percent = (days: number): string => `${(100 * days) / DAYS_IN_YEAR}%`;
 
 const Grid = styled.div`

@@ -2,11 +2,9 @@ import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import { civil, DAYS_IN_YEAR, dayOf, isoDay, type Day } from '../../../core/timing/calendar.ts';
 import { standsOn, type BandedDay } from '../../../core/timing/yearAhead.ts';
-import { dayAndMonth } from '../../app/dates.ts';
+import { dayAndMonth, MONTHS } from '../../app/dates.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import type { DatedEvent } from '../../season/seasonFiles.ts';
-
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 const Legend = styled.p`
   font-size: 13px;
