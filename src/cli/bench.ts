@@ -17,6 +17,8 @@ import {
 } from '../core/knowledge/schema/common.ts';
 import type { Library } from '../core/knowledge/schema/library.ts';
 import { makeEar } from '../core/ear.ts';
+import { seasonEvents } from '../core/season.ts';
+import { outlookFor } from '../core/timing/outlook.ts';
 import { hear } from '../core/language/hear.ts';
 import { seeded } from '../core/random.ts';
 import { createAlmanacs } from '../core/timing/almanac.ts';
@@ -171,6 +173,29 @@ function benchHearing(compiled: Compiled): void {
   }
 }
 
+/** The season of one place: sixty windows in thirty members, the heat curve and the days to come. */
+function benchSeason(compiled: Compiled, library: Library): void {
+  const rules = seasonEvents(library, compiled.hosting, null)
+    .map(({ rule }) => rule)
+    .slice(0, 60);
+  const season = (k: number): number =>
+    time(() =>
+      outlookFor({
+        places: library.places,
+        at: { lat: 44.6 - k / 100, lon: -67.9 },
+        today: dayOf(2026, 6, 13),
+        observed: [],
+        rules,
+        baseCelsius: 10,
+      }),
+    );
+  for (let k = 0; k < 5; k++) season(k);
+  show(
+    `season of ${rules.length} windows in 30 members`,
+    Array.from({ length: 20 }, (_, k) => season(k + 5)),
+  );
+}
+
 console.log(`${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}`);
 /** Runs a piece of work once and says how long it took, in milliseconds. */
 function timed<T>(work: () => T): { readonly value: T; readonly milliseconds: number } {
@@ -195,6 +220,7 @@ console.log(
 );
 console.log(`${'milliseconds'.padEnd(52)}  median     p95     max`);
 benchHearing(compiled);
+benchSeason(compiled, whole);
 benchAnswers('whole library', compiled, 9);
 const onlyThisLibrary = process.argv.includes('--one');
 for (const times of onlyThisLibrary ? [] : [3, 10]) {

@@ -5,6 +5,7 @@ import { daysUntil, type WindowState } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
 import type { Channel } from './context.ts';
 import type { Lead, Verdict } from './verdict.ts';
+import { midSentence } from '../midSentence.ts';
 
 /** Standing sentences of caution. */
 export const STANDING = {
@@ -87,9 +88,9 @@ export function headlineOf(
   if (!lead)
     return 'What was said does not point to a cause yet: find out more before doing anything.';
   const { cause, probability } = lead;
-  const others = named.filter((one) => one.id !== cause.id).map(({ name }) => name.toLowerCase());
+  const others = named.filter((one) => one.id !== cause.id).map(({ name }) => midSentence(name));
   const together = others.length > 0 ? ` together with ${others.join(' and ')}` : '';
-  const name = `${howSure(probability)}: ${cause.name.toLowerCase()}${together}.`;
+  const name = `${howSure(probability)}: ${midSentence(cause.name)}${together}.`;
   return [isCareTopic(cause) ? '' : name, cause.say, tail(verdict, cause, steps, today)]
     .filter(Boolean)
     .join(' ');

@@ -1,6 +1,7 @@
 import type { Network } from './network.ts';
 import type { Posterior } from './posterior.ts';
 import type { Question } from './questions.ts';
+import { midSentence } from '../midSentence.ts';
 
 /** Whether anything is left to ask, and why. */
 export interface Settled {
@@ -52,7 +53,7 @@ function reasonFor(standing: readonly Standing[], posterior: Posterior): string 
   if (posterior.notInLibrary > first.probability)
     return 'What is reported fits no cause in the library well, and no question would mend that.';
   return second
-    ? `${first.name} (${percent(first.probability)}) and ${second.name.toLowerCase()} (${percent(second.probability)}) stay open; no answer over the telephone would change the first step by more than asking costs.`
+    ? `${first.name} (${percent(first.probability)}) and ${midSentence(second.name)} (${percent(second.probability)}) stay open; no answer over the telephone would change the first step by more than asking costs.`
     : `${first.name} leads at ${percent(first.probability)}; no answer would change the first step by more than asking costs.`;
 }
 

@@ -1,6 +1,7 @@
 import { causeSchema, type CareTopic, type Cause } from './schema/cause.ts';
 import { findingSchema, type Finding } from './schema/finding.ts';
 import { treatmentSchema, type Treatment } from './schema/treatment.ts';
+import { midSentence } from '../midSentence.ts';
 
 /** Id of the finding that the enquirer asks about a topic. */
 const ASKING = 'asks-';
@@ -44,7 +45,7 @@ export function careFinding(topic: CareTopic): Finding {
     part: 'history',
     kind: 'context',
     label: `Asks: ${topic.name}`,
-    question: `Is your question about this: ${topic.name.toLowerCase()}?`,
+    question: `Is your question about this: ${midSentence(topic.name)}?`,
     seconds: 5,
     background: 'telltale',
     noticeable: true,

@@ -39,14 +39,21 @@ export function meanAt(year: SeasonYear, position: number): number {
   return ((year.minCelsius[position] ?? 0) + (year.maxCelsius[position] ?? 0)) / 2;
 }
 
-/** Running total of degree-days at the end of each day, single sine, no upper limit. */
+const heatOf = new WeakMap<SeasonYear, Map<number, Float64Array>>();
+
+/** Running total of degree-days at the end of each day, single sine, no upper limit; kept with the year. */
 export function accumulate(year: SeasonYear, baseCelsius: number): Float64Array {
+  const kept = heatOf.get(year) ?? new Map<number, Float64Array>();
+  heatOf.set(year, kept);
+  const known = kept.get(baseCelsius);
+  if (known) return known;
   const totals = new Float64Array(DAYS_IN_YEAR);
   let total = 0;
   for (let i = 0; i < DAYS_IN_YEAR; i++) {
     total += degreeDaysSingleSine(year.minCelsius[i] ?? 0, year.maxCelsius[i] ?? 0, baseCelsius);
     totals[i] = total;
   }
+  kept.set(baseCelsius, totals);
   return totals;
 }
 

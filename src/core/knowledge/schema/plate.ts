@@ -18,6 +18,7 @@ export const FIGURES = [
   'ground',
   'creature',
 ] as const;
+/** How it is bent, or what kind of creature it is. */
 export const FORMS = [
   'curled',
   'cupped',
@@ -50,6 +51,7 @@ export const REGIONS = [
   'lower',
   'upper',
 ] as const;
+/** What can be seen on a figure. */
 export const MARKS = [
   'spots',
   'rings',
@@ -88,6 +90,7 @@ export const MARKS = [
   'circling',
   'gnawed',
 ] as const;
+/** Colours by name; the drawing has a tint for each. */
 export const COLOURS = [
   'green',
   'dark-green',
@@ -108,8 +111,11 @@ export const COLOURS = [
   'olive',
   'amber',
 ] as const;
+/** Of a mark: from a pinprick to a thumbnail on a leaf. */
 export const SIZES = ['tiny', 'small', 'medium', 'large'] as const;
+/** How many marks a figure carries. */
 export const AMOUNTS = ['one', 'few', 'some', 'many'] as const;
+/** Where on its piece a mark stands. */
 export const PLACES = [
   'all-over',
   'at-edge',
@@ -120,6 +126,7 @@ export const PLACES = [
   'on-side',
   'in-middle',
 ] as const;
+/** Of holes in bark. */
 export const SHAPES = ['round', 'oval', 'd-shaped'] as const;
 
 export type PlateFigure = (typeof FIGURES)[number];

@@ -2,6 +2,7 @@ import { Button } from 'react-aria-components';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { midSentence } from '../../../core/midSentence.ts';
 
 type Cause = ConsultResponse['causes'][number];
 
@@ -129,7 +130,7 @@ function CauseDetail({ cause }: { readonly cause: Cause }) {
       )}
       {cause.versus !== null && tellsMore(cause.versus.arguments, reasons) && (
         <Weights
-          title={`Rather than ${cause.versus.name.toLowerCase()}`}
+          title={`Rather than ${midSentence(cause.versus.name)}`}
           list={cause.versus.arguments}
         />
       )}
@@ -141,7 +142,7 @@ function CauseDetail({ cause }: { readonly cause: Cause }) {
       )}
       {cause.lookAlikes.map(({ id, name, tells }) => (
         <p key={id}>
-          <b>Not {name.toLowerCase()}?</b> {tells}{' '}
+          <b>Not {midSentence(name)}?</b> {tells}{' '}
           <Link to={`/library/compare/${cause.id}/${id}`}>Side by side</Link>
         </p>
       ))}

@@ -4,6 +4,7 @@ import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import { CauseRow, Weights } from './CauseRow.tsx';
 import { Column, ColumnTitle, Quietly } from './layout.ts';
+import { midSentence } from '../../../core/midSentence.ts';
 
 const Rows = styled.ol`
   border-top: 2px solid var(--ink);
@@ -42,7 +43,7 @@ function Together({ pair }: { readonly pair: ConsultResponse['pair'] }) {
     <Aside>
       <h3>Two at once: {pair.map(({ name }) => name).join(' with ')}</h3>
       {pair.map(({ alone, name, arguments: list }) => (
-        <Weights key={alone} title={`Rather than ${name.toLowerCase()} alone`} list={list} />
+        <Weights key={alone} title={`Rather than ${midSentence(name)} alone`} list={list} />
       ))}
     </Aside>
   );

@@ -5,6 +5,7 @@ import { Button } from '../../kit/Button.tsx';
 import { plantShown, selectRecord } from '../../store/caseSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useHappen } from './useCase.ts';
+import { midSentence } from '../../../core/midSentence.ts';
 
 const Offer = styled.p`
   display: flex;
@@ -41,7 +42,7 @@ export function SeveralPlants({ plant, answer }: SeveralPlantsProps) {
   };
   return (
     <Offer role="note">
-      <span>About {parts.map(({ name }) => name.toLowerCase()).join(', ')}.</span>
+      <span>About {parts.map(({ name }) => midSentence(name)).join(', ')}.</span>
       <Button kind="quiet" onPress={split}>
         A tab for each
       </Button>

@@ -9,6 +9,7 @@ import { Facts, Quiet, ShareBar, Sheet } from './parts.tsx';
 import type { Reading } from '../../library/useShelf.ts';
 import { harmInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
+import { midSentence } from '../../../core/midSentence.ts';
 
 const Pair = styled(Facts)`
   table-layout: fixed;
@@ -58,7 +59,7 @@ export function ComparePage() {
   return (
     <Sheet>
       <h1>
-        {a.name} or {b.name.toLowerCase()}
+        {a.name} or {midSentence(b.name)}
       </h1>
       {tells.map(({ tells: text }) => (
         <p key={text}>{text}</p>

@@ -11,6 +11,7 @@ import { Facts, HowOften, Quiet, Sheet } from './parts.tsx';
 import type { Reading } from '../../library/useShelf.ts';
 import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
+import { midSentence } from '../../../core/midSentence.ts';
 
 const Drawn = styled.div`
   display: flex;
@@ -86,7 +87,7 @@ export function FindingPage() {
           {finding.how !== undefined && <p>{finding.how}</p>}
           {general.map((one) => (
             <p key={one.id}>
-              A kind of <Link to={`/library/finding/${one.id}`}>{one.label.toLowerCase()}</Link>.
+              A kind of <Link to={`/library/finding/${one.id}`}>{midSentence(one.label)}</Link>.
             </p>
           ))}
         </div>
