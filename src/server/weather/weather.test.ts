@@ -5,10 +5,13 @@ import { weatherDays } from '../db/schema.ts';
 import { seedWeather } from '../demo/weather.ts';
 
 const { app, close, db, office } = await openServer('2026-06-13');
-beforeAll(async () => {
-  await db.delete(weatherDays);
+const empty = () => db.delete(weatherDays);
+beforeAll(empty);
+afterAll(async () => {
+  // The browser tests that follow on the same database begin with the simulated station.
+  await empty();
+  await close();
 });
-afterAll(close);
 
 const read = async () => weatherSchema.parse((await request(app).get('/api/weather')).body);
 const send = (csv: string) => request(app).post('/api/weather').send({ csv });
