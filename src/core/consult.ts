@@ -219,7 +219,7 @@ function consult(
     network,
     reports,
     silenceWeight(countWords(words)),
-    likeness(library.descriptions, wordsStanding(heard, answers)),
+    likeness(library.descriptions(), wordsStanding(heard, answers)),
   );
   const { posterior, evidence } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));

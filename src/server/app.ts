@@ -28,6 +28,7 @@ export interface AppParts {
 function apiRoutes({ db, office, library }: AppParts): express.Router {
   const compiled = compileLibrary(library);
   const consultant = createConsultant(compiled);
+  compiled.descriptions();
   const routes = express.Router();
   routes.use(express.json({ limit: MOST_BODY_BYTES }));
   routes.get('/health', (_request, response) =>

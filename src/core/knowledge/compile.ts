@@ -34,7 +34,8 @@ export interface Compiled {
   /** A finding and every more general one that it implies, itself first. */
   readonly implied: (id: FindingId) => readonly FindingId[];
   readonly strengths: ReadonlyMap<CauseId, Strengths>;
-  readonly descriptions: Descriptions;
+  /** The words of all causes' descriptions; put together at the first call, which takes as long as all the rest. */
+  readonly descriptions: () => Descriptions;
   readonly shownBy: ShownBy;
   readonly hosting: Hosting;
 }
@@ -65,6 +66,11 @@ function impliedBy(
     known.set(id, list);
     return list;
   };
+}
+
+function once<T>(make: () => T): () => T {
+  let made: T | undefined;
+  return () => (made ??= make());
 }
 
 /** Compiles a checked library. Programmer's mistake, and so a throw, when it was not checked. */
@@ -103,13 +109,9 @@ export function compileLibrary(library: Library): Compiled {
     phraseUses: countUses(phrases),
     implied,
     strengths,
-    descriptions: buildDescriptions({
-      causes: allCauses,
-      findings,
-      treatments,
-      strengths,
-      classes,
-    }),
+    descriptions: once(() =>
+      buildDescriptions({ causes: allCauses, findings, treatments, strengths, classes }),
+    ),
     shownBy: shownBy(strengths),
     hosting: buildHosting(allCauses, taxonomy),
   };

@@ -20,7 +20,7 @@ const library = miniLibrary(
     { id: 'rot', findings: { grub: 'seldom' }, extra: { say: 'A fungus of wet soil.' } },
   ],
 );
-const alike = (words: string) => likeness(library.descriptions, tokenize(words));
+const alike = (words: string) => likeness(library.descriptions(), tokenize(words));
 const network = buildNetwork(library, plantId('fern'), circumstancesAt(library));
 
 it('finds the cause whose description shares the rarer words', () => {

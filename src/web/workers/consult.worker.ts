@@ -19,6 +19,8 @@ self.onmessage = ({ data }: MessageEvent<ToWorker>): void => {
         scientific: scientific ?? null,
       }));
       send({ kind: 'ready', plants });
+      // Put together while the first words are typed.
+      compiled.descriptions();
       return;
     }
     case 'ask':
