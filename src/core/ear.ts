@@ -1,6 +1,9 @@
 import { commonnessOf, type Compiled } from './knowledge/compile.ts';
+import { isAsking } from './knowledge/careTopics.ts';
 import type { FindingId, PlantId } from './knowledge/schema/common.ts';
 import type { Ear } from './language/hear.ts';
+import { stem, stemSet } from './language/stem.ts';
+import { wordsIn } from './language/tokens.ts';
 
 /** Kinds of a plant, itself first: all plants that it stands above. */
 function kindsOf(library: Compiled): ReadonlyMap<PlantId, readonly PlantId[]> {
@@ -9,6 +12,17 @@ function kindsOf(library: Compiled): ReadonlyMap<PlantId, readonly PlantId[]> {
     for (const above of library.taxonomy.lineage(id))
       kinds.set(above, [...(kinds.get(above) ?? []), id]);
   return kinds;
+}
+
+/** Colours name plants (violet, orange) as well as what is seen, and are no words of care. */
+const COLOURS = stemSet('violet orange red white black blue yellow green brown golden silver');
+
+/** Stems in the phrases of care topics, classes left out. */
+function careWordsOf(library: Compiled): ReadonlySet<string> {
+  const words = [...library.findings.values()]
+    .filter(({ id }) => isAsking(id))
+    .flatMap(({ phrases }) => wordsIn(phrases.join(' ').replace(/@[a-z-]+|(^|\s)-\S+/g, ' ')));
+  return new Set(words.map(stem).filter((one) => !COLOURS.has(one)));
 }
 
 /** Makes the ear of a library: what it can hear, and what can be meant of which plant. Answers are kept. */
@@ -35,6 +49,7 @@ export function makeEar(library: Compiled): Ear {
     ...library,
     lineage,
     shownOn,
+    careWords: careWordsOf(library),
     isEaten: (plant) => (traits(plant).edible ?? 'none') !== 'none',
   };
 }

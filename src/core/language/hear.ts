@@ -43,6 +43,8 @@ export interface Ear {
   readonly implied: (id: FindingId) => readonly FindingId[];
   /** Findings that can be told of a plant, shown by some cause of it or of a kind of it, and how commonly. */
   readonly shownOn: (plant: PlantId) => ReadonlyMap<FindingId, number>;
+  /** Stems of the words of which questions of care are made. */
+  readonly careWords: ReadonlySet<string>;
   /** What is eaten of it bears its name: the apples of an apple. */
   readonly isEaten: (plant: PlantId) => boolean;
 }
@@ -200,7 +202,7 @@ const PLANT = stem('plant');
 
 /**
  * The words with plant names read as "plant": the white of a white pine says nothing about the plant. Names of
- * plants that are eaten stay, as they name the fruit.
+ * plants that are eaten stay, as they name the fruit, and so do the words that questions of care name plants by.
  */
 function withoutNames(
   ear: Ear,
@@ -211,7 +213,8 @@ function withoutNames(
   if (names.length === 0) return tokens;
   return tokens.map((token) => {
     const isName = names.some(({ start, end }) => token.start >= start && token.end <= end);
-    return isName && !namesPart(token) ? { ...token, stem: PLANT } : token;
+    const stays = namesPart(token) || ear.careWords.has(token.stem);
+    return isName && !stays ? { ...token, stem: PLANT } : token;
   });
 }
 
