@@ -4,7 +4,9 @@ const PORT = 4399;
 
 export default defineConfig({
   testDir: 'tests/e2e',
-  timeout: 30_000,
+  // Generous: a shared machine has hours in which everything takes three times as long.
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   workers: 1,
   reporter: 'list',
   use: {

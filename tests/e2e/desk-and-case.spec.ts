@@ -1,18 +1,11 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { noViolations } from '../support/noViolations.ts';
 
 const HOSTA = '/case/5e0a7d1c-0000-4000-8000-000000000002';
 const words = (page: Page) => page.getByRole('textbox', { name: "The enquirer's words" });
 const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 const rank = (page: Page) =>
   page.getByRole('region', { name: 'Causes' }).getByRole('button').first();
-
-async function noViolations(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(
-    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' | ')}`),
-  ).toEqual([]);
-}
 
 async function newCase(page: Page): Promise<void> {
   await page.goto('/');

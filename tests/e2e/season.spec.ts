@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { noViolations } from '../support/noViolations.ts';
 
 async function openSeason(page: Page): Promise<void> {
   await page.goto('/season');
@@ -15,10 +15,7 @@ test('shows what is active now and next with dates and bands, without violations
   await expect(page.getByRole('region', { name: 'Next', exact: true })).toContainText('±');
   await expect(page.getByText(/Heat above 10 C by today: \d+ degree-days/)).toBeVisible();
   await expect(page.getByRole('row', { name: /^22 Jun/ })).toContainText('%');
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(
-    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' | ')}`),
-  ).toEqual([]);
+  await noViolations(page);
 });
 
 test('a plant narrows the season, and its cause is one press away', async ({ page }) => {
