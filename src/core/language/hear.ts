@@ -167,7 +167,7 @@ function oneForEachGroup(candidates: readonly Candidate[]): readonly Candidate[]
 }
 
 /** Words of a text without quotations, signatures, names and addresses. */
-function heardTokens(text: string): readonly Token[] {
+export function heardTokens(text: string): readonly Token[] {
   const unheard = unheardSpans(text);
   const tokens = tokenize(text);
   if (unheard.length === 0) return tokens;

@@ -49,6 +49,7 @@ it.each([
   ['a plant that is scenery', 'My roses have spots. They stand under a maple.'],
   ['a plant of which nothing is said', 'My roses have spots. I also grow tomatoes.'],
   ['a kind and its general name', 'My red maple has spots. The maple wilts.'],
+  ['a plant in a greeting', 'Dear Rose,\nmy tomatoes have spots.'],
   ['no plant', 'Spots everywhere. It wilts.'],
   ['nothing', ''],
 ])('takes %s for one', (_, text) => {

@@ -1,7 +1,7 @@
 import type { PlantId } from '../knowledge/schema/common.ts';
-import { hear, type Ear } from './hear.ts';
+import { hear, heardTokens, type Ear } from './hear.ts';
 import { findPlants, type PlantMention } from './plantNames.ts';
-import { LONGEST_TEXT, tokenize, type Token } from './tokens.ts';
+import { LONGEST_TEXT, type Token } from './tokens.ts';
 
 /** What a message says of one of its plants. */
 export interface PlantPart {
@@ -18,17 +18,19 @@ interface Sentence {
   readonly mentions: readonly PlantMention[];
 }
 
-function sentencesOf(text: string, tokens: readonly Token[], mentions: readonly PlantMention[]) {
-  const starts = tokens
-    .filter((token, i) => token.sentence !== tokens[i - 1]?.sentence)
-    .map(({ start }) => start);
-  return starts.map((start, i): Sentence => {
-    const from = i === 0 ? 0 : start;
-    const to = starts[i + 1] ?? text.length;
-    return {
-      text: text.slice(from, to),
-      mentions: mentions.filter((one) => one.start >= from && one.end <= to),
-    };
+/** Sentences with their plants; each is weighed by itself, as which came first in the message does not matter. */
+function sentencesOf(ear: Ear, text: string): readonly Sentence[] {
+  const bySentence: Token[][] = [];
+  for (const token of heardTokens(text)) {
+    const own = bySentence.at(-1);
+    if (own?.[0]?.sentence === token.sentence) own.push(token);
+    else bySentence.push([token]);
+  }
+  return bySentence.map((tokens, i): Sentence => {
+    const from = i === 0 ? 0 : (tokens[0]?.start ?? 0);
+    const to = bySentence[i + 1]?.[0]?.start ?? text.length;
+    const mentions = findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
+    return { text: text.slice(from, to), mentions };
   });
 }
 
@@ -52,21 +54,10 @@ function sameAs(ear: Ear, plant: PlantId, known: readonly PlantId[]): PlantId | 
  */
 export function partByPlant(ear: Ear, text: string): readonly PlantPart[] {
   if (text.length > LONGEST_TEXT) return [];
-  const tokens = tokenize(text);
-  // Each sentence is weighed by itself: which plant came first in the message does not matter.
-  const mentions = tokens
-    .filter((token, i) => token.sentence !== tokens[i - 1]?.sentence)
-    .flatMap(({ sentence }) =>
-      findPlants(
-        ear.plantNames,
-        tokens.filter((token) => token.sentence === sentence),
-        (one) => ear.phraseUses.has(one),
-      ),
-    );
   const parts: { plant: PlantId; words: string }[] = [];
   let before = '';
   let current: { plant: PlantId; words: string } | undefined;
-  for (const sentence of sentencesOf(text, tokens, mentions)) {
+  for (const sentence of sentencesOf(ear, text)) {
     const subject = subjectOf(sentence);
     const known = parts.map(({ plant }) => plant);
     const same = subject === null ? current?.plant : sameAs(ear, subject, known);
