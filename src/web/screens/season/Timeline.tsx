@@ -1,8 +1,10 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import { civil, DAYS_IN_YEAR, dayOf, isoDay, type Day } from '../../../core/timing/calendar.ts';
 import { standsOn, type BandedDay } from '../../../core/timing/yearAhead.ts';
 import { dayAndMonth, MONTHS } from '../../app/dates.ts';
+import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import type { DatedEvent } from '../../season/seasonFiles.ts';
 
@@ -136,19 +138,21 @@ interface RowsProps extends Pick<TimelineProps, 'today'> {
 }
 
 function Rows({ title, note, list, today }: RowsProps) {
+  const [all, setAll] = useState(false);
   const first = dayOf(civil(today).year, 1, 1);
   if (list.length === 0) return null;
+  const shown = all ? list : list.slice(0, MOST_SHOWN);
   return (
     <section aria-label={title}>
       <Group>
         {title}{' '}
         <span>
-          {list.length > MOST_SHOWN ? `${MOST_SHOWN} of ${list.length}, ` : ''}
+          {shown.length < list.length ? `${MOST_SHOWN} of ${list.length}, ` : ''}
           {note}
         </span>
       </Group>
       <ul>
-        {list.slice(0, MOST_SHOWN).map((one) => {
+        {shown.map((one) => {
           const { event, span } = one;
           const [from, to] = [inYear(span.from.median, first), inYear(span.to.median, first)];
           const [early, late] = [inYear(span.from.early, first), inYear(span.to.late, first)];
@@ -171,6 +175,11 @@ function Rows({ title, note, list, today }: RowsProps) {
           );
         })}
       </ul>
+      {shown.length < list.length && (
+        <Button kind="quiet" onPress={() => setAll(true)}>
+          Show all {list.length}
+        </Button>
+      )}
     </section>
   );
 }
