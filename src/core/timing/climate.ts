@@ -133,3 +133,15 @@ export function dailyNormals(monthly: MonthlyNormals): DailyNormals {
     maxCelsius: dailyFromMonthly(monthly.maxCelsius),
   };
 }
+
+/** Normals of a place with the rain of its months. */
+export interface ClimateNormals extends DailyNormals {
+  /** January first. */
+  readonly rainMillimetres: readonly number[];
+}
+
+/** Daily normals and monthly rain at any point, see {@link normalsAt}. */
+export function climateAt(places: readonly Place[], at: Coordinates): ClimateNormals {
+  const monthly = normalsAt(places, at);
+  return { ...dailyNormals(monthly), rainMillimetres: monthly.rainMillimetres };
+}

@@ -1,10 +1,10 @@
 import type { Place } from '../knowledge/schema/place.ts';
 import type { WindowRule } from '../knowledge/schema/window.ts';
 import { referenceYears } from './almanac.ts';
-import { addDays, indexOfDay, type Day } from './calendar.ts';
-import { dailyNormals, normalsAt, type Coordinates } from './climate.ts';
+import { addDays, type Day } from './calendar.ts';
+import { climateAt, type Coordinates } from './climate.ts';
 import { accumulate, buildSeasonYear } from './seasonYear.ts';
-import { simulateWeather, type WeatherDay } from './weather.ts';
+import { simulateWeather, startAfter, type WeatherDay } from './weather.ts';
 import { bandsOf, lookAhead, type BandedSpan, type YearAhead } from './yearAhead.ts';
 
 /** What a season is worked out from. */
@@ -79,19 +79,15 @@ function heatOf(
 /** Works the season out: bands of all rules, the heat curve, and the next ten days. Deterministic. */
 export function outlookFor(request: OutlookRequest): Outlook {
   const { places, at: where, today, observed, rules, baseCelsius } = request;
-  const monthly = normalsAt(places, where);
-  const normals = { ...dailyNormals(monthly), rainMillimetres: monthly.rainMillimetres };
+  const normals = climateAt(places, where);
   const south = where.lat < 0;
   const ahead = lookAhead(normals, today, observed, south);
   const reference = referenceYears(places);
   const usual = accumulate(buildSeasonYear(normals, south), baseCelsius);
-  const last = observed.filter(({ day }) => day < today).at(-1);
-  const index = last ? indexOfDay(last.day) : 0;
-  const usualMean = ((normals.minCelsius[index] ?? 0) + (normals.maxCelsius[index] ?? 0)) / 2;
-  const start = {
-    departureCelsius: last ? (last.minCelsius + last.maxCelsius) / 2 - usualMean : 0,
-    wet: (last?.rainMillimetres ?? 0) > 0,
-  };
+  const start = startAfter(
+    observed.filter(({ day }) => day < today),
+    normals,
+  );
   const runs = Array.from({ length: FORECAST_RUNS }, (_, k) =>
     simulateWeather(normals, today, COMING_DAYS, FORECAST_SEED + k, start),
   );

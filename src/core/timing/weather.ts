@@ -1,6 +1,6 @@
 import { seeded } from '../random.ts';
 import { addDays, indexOfDay, type Day } from './calendar.ts';
-import type { DailyNormals } from './climate.ts';
+import type { ClimateNormals, DailyNormals } from './climate.ts';
 
 /** Weather of one day as a station reports it. */
 export interface WeatherDay {
@@ -8,12 +8,6 @@ export interface WeatherDay {
   readonly minCelsius: number;
   readonly maxCelsius: number;
   readonly rainMillimetres: number;
-}
-
-/** Normals of a place with the rain of its months. */
-export interface ClimateNormals extends DailyNormals {
-  /** January first. */
-  readonly rainMillimetres: readonly number[];
 }
 
 /** How much of a day's departure from the normal is left on the next day: our own estimate for mid-latitudes. */
@@ -87,6 +81,18 @@ export function simulateWeather(
       rainMillimetres: wet ? round(-WET_DAY_MILLIMETRES * Math.log(1 - random())) : 0,
     };
   });
+}
+
+/** How a run of weather goes on from the last observed day; calm without one. */
+export function startAfter(observed: readonly WeatherDay[], normals: DailyNormals): WeatherStart {
+  const last = observed.at(-1);
+  if (!last) return CALM;
+  const index = indexOfDay(last.day);
+  const usual = ((normals.minCelsius[index] ?? 0) + (normals.maxCelsius[index] ?? 0)) / 2;
+  return {
+    departureCelsius: (last.minCelsius + last.maxCelsius) / 2 - usual,
+    wet: last.rainMillimetres > 0,
+  };
 }
 
 const round = (value: number): number => Math.round(value * 10) / 10;

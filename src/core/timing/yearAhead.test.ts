@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import type { WindowRule } from '../knowledge/schema/window.ts';
 import { addDays, civil, dayOf, DAYS_IN_YEAR, indexOfDay } from './calendar.ts';
-import { dailyFromMonthly } from './climate.ts';
+import { dailyFromMonthly, type ClimateNormals } from './climate.ts';
 import { buildSeasonYear } from './seasonYear.ts';
-import { simulateWeather, withEvents, type ClimateNormals } from './weather.ts';
+import { simulateWeather, withEvents } from './weather.ts';
 import { bandsOf, lookAhead, standsOn } from './yearAhead.ts';
 
 const MAX = [2, 4, 9, 16, 22, 27, 29, 28, 24, 17, 10, 4];

@@ -1,8 +1,8 @@
 import type { WindowRule } from '../knowledge/schema/window.ts';
 import { addDays, civil, dayOf, DAYS_IN_YEAR, indexOfDay, type Day } from './calendar.ts';
-import type { DailyNormals } from './climate.ts';
+import type { ClimateNormals, DailyNormals } from './climate.ts';
 import { buildSeasonYear, type SeasonYear } from './seasonYear.ts';
-import { simulateWeather, type ClimateNormals, type WeatherDay } from './weather.ts';
+import { simulateWeather, startAfter, type WeatherDay } from './weather.ts';
 import { positionsOf, type DaySpan, type WindowContext } from './windows.ts';
 
 /** Plausible courses of a year, all with the days observed so far: the base for dates with bands. */
@@ -19,15 +19,6 @@ export interface YearAhead {
 export const LEAST_MEMBERS = 30;
 const SEED = 7919;
 
-/** Departure of the last observed days from the normal, from which each member goes on. */
-function lastDeparture(observed: readonly WeatherDay[], normals: DailyNormals): number {
-  const last = observed.at(-1);
-  if (!last) return 0;
-  const index = indexOfDay(last.day);
-  const usual = ((normals.minCelsius[index] ?? 0) + (normals.maxCelsius[index] ?? 0)) / 2;
-  return (last.minCelsius + last.maxCelsius) / 2 - usual;
-}
-
 /** First day of the gardening year that holds `today`: 1 January north of the equator, 1 July south of it. */
 function firstDay(today: Day, south: boolean): Day {
   const { year } = civil(today);
@@ -39,12 +30,10 @@ function firstDay(today: Day, south: boolean): Day {
 /** Daily extremes of the gardening year around `today`: as reported, from today on as simulated; gaps are normal. */
 function yearOf(
   normals: ClimateNormals,
-  today: Day,
-  observed: readonly WeatherDay[],
-  south: boolean,
+  { today, first }: Pick<YearAhead, 'today' | 'first'>,
+  known: readonly WeatherDay[],
   seed: number,
 ): DailyNormals {
-  const first = firstDay(today, south);
   const minCelsius = Float64Array.from(normals.minCelsius);
   const maxCelsius = Float64Array.from(normals.maxCelsius);
   const put = ({ day, minCelsius: low, maxCelsius: high }: WeatherDay): void => {
@@ -53,9 +42,8 @@ function yearOf(
     minCelsius[index] = low;
     maxCelsius[index] = high;
   };
-  const known = observed.filter(({ day }) => day < today);
-  const start = { departureCelsius: lastDeparture(known, normals), wet: false };
-  simulateWeather(normals, today, first + DAYS_IN_YEAR - today, seed, start).forEach(put);
+  const rest = first + DAYS_IN_YEAR - today;
+  simulateWeather(normals, today, rest, seed, startAfter(known, normals)).forEach(put);
   known.forEach(put);
   return { minCelsius, maxCelsius };
 }
@@ -73,12 +61,14 @@ export function lookAhead(
 ): YearAhead {
   const usual = buildSeasonYear(normals, south);
   const { peak, winterless, growthEnd } = usual;
+  const first = firstDay(today, south);
+  const known = observed.filter(({ day }) => day < today);
   const members = Array.from({ length: count }, (_, k): SeasonYear => {
-    const year = buildSeasonYear(yearOf(normals, today, observed, south, SEED * (k + 1)), south);
+    const year = buildSeasonYear(yearOf(normals, { today, first }, known, SEED * (k + 1)), south);
     // A single hot or cold day of simulated weather is no turn of the season; heat, which adds up, is.
     return { ...year, peak, winterless, growthEnd };
   });
-  return { today, first: firstDay(today, south), usual, members };
+  return { today, first, usual, members };
 }
 
 /** A date with the band in which it falls in 8 of 10 years that go on from here. */

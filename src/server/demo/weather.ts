@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { Place } from '../../core/knowledge/schema/place.ts';
 import { addDays, civil, dayOf, isoDay, parseDay } from '../../core/timing/calendar.ts';
-import { dailyNormals, normalsAt } from '../../core/timing/climate.ts';
+import { climateAt } from '../../core/timing/climate.ts';
 import { simulateWeather, withEvents, type WeatherEvent } from '../../core/timing/weather.ts';
 import type { ClinicOffice } from '../clinic/office.ts';
 import type { Database } from '../db/connect.ts';
@@ -34,8 +34,7 @@ export async function seedWeather(
   if (known.length > 0 || !today.ok) return 0;
   const { year } = civil(today.value);
   const first = dayOf(year, 1, 1);
-  const monthly = normalsAt(places, office.place);
-  const normals = { ...dailyNormals(monthly), rainMillimetres: monthly.rainMillimetres };
+  const normals = climateAt(places, office.place);
   const days = withEvents(
     simulateWeather(normals, first, addDays(today.value, -1) - first + 1, SEED),
     eventsOf(year),

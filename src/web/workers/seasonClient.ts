@@ -1,5 +1,4 @@
 import type { Outlook, OutlookRequest } from '../../core/timing/outlook.ts';
-import type { SeasonAnswer, SeasonAsk } from './season.worker.ts';
 
 /** Works a season out in a worker of its own, which ends with it; `cancel` ends it at once. */
 export function workOutSeason(request: OutlookRequest): {
@@ -12,12 +11,11 @@ export function workOutSeason(request: OutlookRequest): {
       worker.terminate();
       reject(new Error('the season could not be worked out'));
     };
-    worker.onmessage = ({ data }: MessageEvent<SeasonAnswer>) => {
+    worker.onmessage = ({ data }: MessageEvent<Outlook>) => {
       worker.terminate();
-      resolve(data.outlook);
+      resolve(data);
     };
   });
-  const ask: SeasonAsk = { id: 1, request };
-  worker.postMessage(ask);
+  worker.postMessage(request);
   return { outlook, cancel: () => worker.terminate() };
 }

@@ -61,19 +61,21 @@ const DRAWN: readonly (readonly [plate: string, x: number, y: number, size: numb
   ['bulb', 8, 222, 56],
 ];
 
+/** The drawings, made once: the picture is shown anew at every letter that is typed beside it. */
+const PLACED = DRAWN.map(([text, x, y, size]) => {
+  const reading = readPlate(text);
+  return { text, x, y, size, shapes: reading.ok ? drawPlate(reading.value) : [] };
+});
+
 function Scenery() {
   return (
     <svg width={216} height={380} viewBox="0 0 216 380" aria-hidden>
       <path d="M0 218H216V300H0Z" fill="#6b5642" />
-      {DRAWN.map(([text, x, y, size]) => {
-        const reading = readPlate(text);
-        const shapes = reading.ok ? drawPlate(reading.value) : [];
-        return (
-          <g key={text} transform={`translate(${x} ${y}) scale(${size / 100})`}>
-            <PlateShapes shapes={shapes} />
-          </g>
-        );
-      })}
+      {PLACED.map(({ text, x, y, size, shapes }) => (
+        <g key={text} transform={`translate(${x} ${y}) scale(${size / 100})`}>
+          <PlateShapes shapes={shapes} />
+        </g>
+      ))}
       <path d="M0 217H216V223H0Z" fill="#5d9157" />
     </svg>
   );

@@ -74,12 +74,12 @@ function save(name: string, type: string, text: string): void {
 export function Season() {
   const [plant, setPlant] = useState<PlantId | null>(null);
   const [round, setRound] = useState(0);
-  const { reading } = useShelf();
-  const state = useSeason(plant, round);
+  const shelf = useShelf();
+  const state = useSeason(shelf, plant, round);
   useEffect(() => {
     document.title = 'Season - Sounding';
   }, []);
-  const name = reading?.shelf.library.plants.find(({ id }) => id === plant)?.name;
+  const name = shelf.reading?.shelf.library.plants.find(({ id }) => id === plant)?.name;
   const choose = (id: string | null): void => {
     const read = plantIdSchema.safeParse(id);
     setPlant(read.success ? read.data : null);

@@ -5,7 +5,7 @@ import { seasonEvents } from '../../../core/season.ts';
 import { parseDay, type Day } from '../../../core/timing/calendar.ts';
 import type { Outlook } from '../../../core/timing/outlook.ts';
 import type { WeatherDay } from '../../../core/timing/weather.ts';
-import { useShelf } from '../../library/useShelf.ts';
+import type { useShelf } from '../../library/useShelf.ts';
 import type { DatedEvent } from '../../season/seasonFiles.ts';
 import { api } from '../../store/api.ts';
 import { workOutSeason } from '../../workers/seasonClient.ts';
@@ -38,8 +38,11 @@ function observedOf({ days }: ClinicWeather): readonly WeatherDay[] {
 }
 
 /** Works the season out for a plant, or for what is common; `round` counts imports, each of which works it out anew. */
-export function useSeason(plant: PlantId | null, round: number): SeasonState {
-  const { reading, failed } = useShelf();
+export function useSeason(
+  { reading, failed }: ReturnType<typeof useShelf>,
+  plant: PlantId | null,
+  round: number,
+): SeasonState {
   const [weather, setWeather] = useState<ClinicWeather | null>(null);
   const [state, setState] = useState<SeasonState>({ kind: 'working' });
   useEffect(() => {
