@@ -32,6 +32,13 @@ const Row = styled.li`
   font-size: 14px;
   line-height: 1.3;
 `;
+/** Stays in sight while the list is scrolled. */
+const MonthRow = styled(Row)`
+  position: sticky;
+  top: -8px;
+  z-index: 1;
+  background: var(--surface);
+`;
 const Name = styled.div`
   padding: 4px 0;
   & small {
@@ -115,7 +122,7 @@ export function Timeline({ dated, today }: TimelineProps) {
         Solid: the trouble. Hatched: what is done about it. Thin line: where 8 of 10 ways the year
         may go on put its start and end.
       </Legend>
-      <Row as="div" aria-hidden>
+      <MonthRow as="div" aria-hidden>
         <span />
         <Months>
           {MONTHS.map((month) => (
@@ -123,7 +130,7 @@ export function Timeline({ dated, today }: TimelineProps) {
           ))}
         </Months>
         <span />
-      </Row>
+      </MonthRow>
       <Rows title="Now" note="the soonest to close first" list={open} today={today} />
       <Rows title="Next" note="the soonest to open first" list={ahead} today={today} />
       <Rows title="Over for this year" note="the last to close first" list={over} today={today} />
