@@ -85,6 +85,29 @@ it.each<[string, Record<string, unknown[]>, Partial<KnowledgeIssue>]>([
     { id: 'i' },
   ],
   [
+    'an unknown source of the dates of a stage',
+    {
+      'causes/c.yaml': [
+        { ...cause, stages: [{ name: 'hatch', when: 'dd10 50..90', source: 'hearsay' }] },
+      ],
+    },
+    { id: cause.id, field: 'stages' },
+  ],
+  [
+    'a place that is not there, in when a plant flowers',
+    {
+      'plants/p.yaml': [
+        {
+          id: 'fern',
+          name: 'Fern',
+          traits: { bloom: '04-01..05-01 @nowhere' },
+          source: 'practice',
+        },
+      ],
+    },
+    { id: 'fern', field: 'bloom' },
+  ],
+  [
     'an unknown source',
     { 'treatments/t.yaml': [{ ...treatment, source: 'hearsay' }] },
     { id: 't', field: 'source' },

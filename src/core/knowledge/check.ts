@@ -42,6 +42,7 @@ function checkUnique(library: Library, report: Report): void {
     library.treatments,
     library.places,
     library.groups,
+    library.views,
   ];
   for (const section of [...sections, [...library.causes, ...library.careTopics]]) {
     const seen = new Set<string>();
@@ -121,7 +122,7 @@ function checkSources(library: Library, known: Known, report: Report): void {
     library.causes,
     library.careTopics,
   ];
-  for (const entry of [...sections, library.treatments, library.places].flat()) {
+  for (const entry of [...sections, library.treatments, library.places, library.views].flat()) {
     if (!known.sources.has(entry.source)) {
       report(
         entry.id,
@@ -130,6 +131,21 @@ function checkSources(library: Library, known: Known, report: Report): void {
       );
     }
   }
+}
+
+/** Stages whose dates come from elsewhere than their cause. */
+function checkStageSources(library: Library, known: Known, report: Report): void {
+  for (const { id, stages } of library.causes)
+    for (const { source } of stages)
+      if (source !== undefined && !known.sources.has(source))
+        report(id, 'stages', `"${source}" is neither practice nor judgement nor in sources/`);
+}
+
+function checkViews(library: Library, known: Known, report: Report): void {
+  for (const { id, about } of library.views)
+    for (const one of about)
+      if (!known.causes.has(one) && !known.treatments.has(one))
+        report(id, 'about', `"${one}" is not among the causes, care topics and treatments`);
 }
 
 function checkRates(library: Library, report: Report): void {
@@ -158,8 +174,11 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   for (const cause of library.causes) checkCause(cause, known, report);
   checkFindings(library, known, report);
   checkSources(library, known, report);
+  checkStageSources(library, known, report);
+  checkViews(library, known, report);
   checkRates(library, report);
   for (const plant of library.plants) {
+    checkWindow(plant.traits.bloom, plant.id, 'bloom', known, report);
     for (const parent of plant.parents) {
       if (!known.plants.has(parent))
         report(plant.id, 'parents', `"${parent}" is not among the plants`);

@@ -12,6 +12,7 @@ import type { Library } from './schema/library.ts';
 import type { Place } from './schema/place.ts';
 import type { Plant } from './schema/plant.ts';
 import type { Treatment } from './schema/treatment.ts';
+import type { View } from './schema/view.ts';
 import { shownBy, strengthsOf, type ShownBy, type Strengths } from './strengths.ts';
 import { buildTaxonomy, type Taxonomy } from './taxonomy.ts';
 
@@ -25,6 +26,7 @@ export interface Compiled {
   readonly groupMembers: ReadonlyMap<string, readonly Finding[]>;
   readonly causes: ReadonlyMap<CauseId, Cause>;
   readonly treatments: ReadonlyMap<TreatmentId, Treatment>;
+  readonly views: readonly View[];
   readonly places: readonly Place[];
   readonly taxonomy: Taxonomy;
   readonly plantNames: PlantNames;
@@ -102,6 +104,7 @@ export function compileLibrary(library: Library): Compiled {
     groupMembers,
     causes: byId<CauseId, Cause>(allCauses),
     treatments,
+    views: library.views,
     places: library.places,
     taxonomy,
     plantNames: buildPlantNames(library.plants),

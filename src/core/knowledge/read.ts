@@ -7,6 +7,7 @@ import { placeSchema } from './schema/place.ts';
 import { plantSchema } from './schema/plant.ts';
 import { sourceSchema } from './schema/source.ts';
 import { treatmentSchema } from './schema/treatment.ts';
+import { viewSchema } from './schema/view.ts';
 import { hashText } from './hash.ts';
 
 /** One parsed YAML file of the library. `file` is its path below `knowledge/`. */
@@ -30,6 +31,7 @@ const SECTIONS = {
   causes: causeSchema,
   care: careTopicSchema,
   treatments: treatmentSchema,
+  views: viewSchema,
   places: placeSchema,
 } as const;
 
@@ -137,6 +139,7 @@ export function readLibrary(
     causes: readSection('causes', SECTIONS.causes, input, issues, files),
     careTopics: readSection('care', SECTIONS.care, input, issues, files),
     treatments: readSection('treatments', SECTIONS.treatments, input, issues, files),
+    views: readSection('views', SECTIONS.views, input, issues, files),
     places: readSection('places', SECTIONS.places, input, issues, files),
     sources: readSection('sources', sourceSchema, input, issues, files),
   };

@@ -11,7 +11,8 @@ import {
 import { RUNGS } from './treatment.ts';
 import { windowSchema } from './window.ts';
 
-export const CATEGORIES = [
+/** Culprits that live and breed; under a roof they do so all year. */
+const LIVING = [
   'insect',
   'mite',
   'mollusc',
@@ -20,6 +21,10 @@ export const CATEGORIES = [
   'oomycete',
   'bacterium',
   'virus',
+] as const;
+
+export const CATEGORIES = [
+  ...LIVING,
   'vertebrate',
   'weed',
   'nutrient',
@@ -32,6 +37,11 @@ export const CATEGORIES = [
   'normal',
 ] as const;
 export type Category = (typeof CATEGORIES)[number];
+
+/** True when a cause keeps no season on a plant that is grown indoors. */
+export function isSeasonless(category: Category, indoors: boolean | undefined): boolean {
+  return indoors === true && LIVING.some((one) => one === category);
+}
 
 export const harmSchema = z.strictObject({
   looks: wordOf(HARM).default('none'),
@@ -56,6 +66,8 @@ export const stageSchema = z.strictObject({
   name: z.string(),
   when: windowSchema,
   shows: z.array(findingIdSchema).default([]),
+  /** Where its dates come from, where that is not the source of the cause. */
+  source: sourceRefSchema.optional(),
 });
 
 const avoidSchema = z.strictObject({ text: z.string(), why: z.string() });

@@ -4,6 +4,7 @@ import type { Place } from './place.ts';
 import type { Plant } from './plant.ts';
 import type { Source } from './source.ts';
 import type { Treatment } from './treatment.ts';
+import type { View } from './view.ts';
 
 /** The whole library, read and checked field by field but not yet compiled. */
 export interface Library {
@@ -15,6 +16,7 @@ export interface Library {
   readonly causes: readonly Cause[];
   readonly careTopics: readonly CareTopic[];
   readonly treatments: readonly Treatment[];
+  readonly views: readonly View[];
   readonly places: readonly Place[];
   readonly sources: readonly Source[];
 }

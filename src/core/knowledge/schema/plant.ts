@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { COMMONNESS } from '../scale.ts';
 import { plantIdSchema, sourceRefSchema, wordOf } from './common.ts';
+import { windowSchema } from './window.ts';
 
 /** What a plant is for the rules of advice; each trait is inherited from the parents unless set. */
 export const traitsSchema = z.strictObject({
@@ -14,7 +15,7 @@ export const traitsSchema = z.strictObject({
   beeVisited: z.boolean().optional(),
   poisonous: z.boolean().optional(),
   /** When it is in flower, as a window; used to keep insecticide off open blossom. */
-  bloom: z.string().optional(),
+  bloom: windowSchema.optional(),
 });
 
 /** A taxon or a group of plants. Shape of one entry of `knowledge/plants/*.yaml`. */
