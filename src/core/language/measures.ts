@@ -1,3 +1,4 @@
+import { numberOf } from './numbers.ts';
 import type { Span } from './tokens.ts';
 
 /** A length as it was said. */
@@ -18,22 +19,6 @@ const METRES_IN = {
 } as const;
 export type LengthUnit = keyof typeof METRES_IN;
 
-const NUMBERS: Readonly<Record<string, number>> = {
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-  fifteen: 15,
-  twenty: 20,
-  thirty: 30,
-};
 const UNITS: readonly (readonly [RegExp, LengthUnit])[] = [
   [/^(mm|millimet)/i, 'millimetre'],
   [/^(cm|centimet)/i, 'centimetre'],
@@ -49,7 +34,7 @@ const LENGTH =
 export function findLengths(text: string): readonly SaidLength[] {
   return [...text.matchAll(LENGTH)].flatMap((match) => {
     const [whole, number = '', word = ''] = match;
-    const amount = NUMBERS[number.toLowerCase()] ?? Number(number);
+    const amount = numberOf(number);
     const unit = UNITS.find(([pattern]) => pattern.test(word))?.[1];
     if (unit === undefined || !Number.isFinite(amount)) return [];
     const span = { start: match.index, end: match.index + whole.length };

@@ -52,3 +52,12 @@ it('takes back a plant that is corrected, and takes a likeness for no plant', ()
   expect(ranked('Blue spruce? No, the roses')[0]).toBe('rose');
   expect(ranked('my roses have lumps like a piece of spruce')[0]).toBe('rose');
 });
+
+it.each([
+  ['a spruce... no its a lime tree, spots on it', 'lime'],
+  ["It's a spruce, sorry, I mean it is my roses", 'rose'],
+  ['The roses are fine, but the blue spruce drops needles', 'blue-spruce'],
+  ['The roses are fine but have spots, near the blue spruce', 'rose'],
+])('takes in "%s" %s', (text, expected) => {
+  expect(ranked(text)[0]).toBe(expected);
+});

@@ -80,6 +80,18 @@ function supported(tokens: readonly Token[], first: number, after: number): bool
   );
 }
 
+const BE_OR_SEEM = stemSet('is are was were looks look seems seem');
+const WELL = stemSet('fine healthy great okay ok perfect beautiful good');
+const EXCEPT = stemSet('except but until till when then now');
+
+/** "The lilac is fine": said for comparison, unless the same breath goes on with what is wrong. */
+function saidToBeWell(tokens: readonly Token[], after: number): boolean {
+  const at = [1, 2].find((step) => WELL.has(tokens[after + step]?.stem ?? ''));
+  if (at === undefined || !BE_OR_SEEM.has(tokens[after]?.stem ?? '')) return false;
+  const next = tokens[after + at + 1];
+  return next === undefined || next.pauseBefore || !EXCEPT.has(next.stem);
+}
+
 function weigh(
   tokens: readonly Token[],
   entry: NameEntry,
@@ -102,11 +114,14 @@ function weigh(
   return (
     order *
     (own ? 1.5 : 1) *
-    (scenery || simile ? 0.2 : 1) *
+    (scenery || simile || saidToBeWell(tokens, first + entry.stems.length) ? 0.2 : 1) *
     (entry.broad ? 0.35 : 1) *
     (entry.stems.length > 1 ? 1.3 : 1)
   );
 }
+
+/** What a name weighs that the enquirer took back. */
+const TAKEN_BACK = 0.1;
 
 /** "Lupines, no, sorry, my roses": what was said before the pause after "no" is taken back. */
 function isTakenBack(tokens: readonly Token[], after: number): boolean {
@@ -116,6 +131,20 @@ function isTakenBack(tokens: readonly Token[], after: number): boolean {
       tokens[after + step + 1]?.pauseBefore === true &&
       (step === 0 || SUPPORT_AFTER.has(tokens[after + step - 1]?.stem ?? '')),
   );
+}
+
+/** Words that put right what was just said: "a money tree, no, it's a jade". */
+const IT_IS = stemSet("it its it's is thats that's theyre they're they be");
+const CORRECTING = stemSet('no actually sorry wait rather mean oops nope');
+/** So many words may stand between a name and the one that replaces it. */
+const MOST_BETWEEN = 6;
+
+/** A name that is replaced by the next one within the same breath. */
+function isReplaced(tokens: readonly Token[], after: number, next: number | undefined): boolean {
+  if (next === undefined || next - after > MOST_BETWEEN) return false;
+  const between = tokens.slice(after, next);
+  const at = between.findIndex(({ stem: one }) => CORRECTING.has(one));
+  return at >= 0 && at < 3 && between.slice(at).some(({ stem: one }) => IT_IS.has(one));
 }
 
 function longestAt(names: PlantNames, tokens: readonly Token[], i: number): NameEntry | null {
@@ -152,7 +181,7 @@ export function findPlants(
   isWord: (stem: string) => boolean = () => false,
 ): readonly PlantMention[] {
   const tokens = spelled(names, spoken, isWord);
-  const found: PlantMention[] = [];
+  const found: (PlantMention & { readonly at: number; readonly after: number })[] = [];
   for (let i = 0; i < tokens.length;) {
     const entry = longestAt(names, tokens, i);
     if (!entry) {
@@ -165,14 +194,19 @@ export function findPlants(
         plant: entry.plant,
         weight:
           weigh(tokens, entry, i, found.length) *
-          (isTakenBack(tokens, i + entry.stems.length) ? 0.1 : 1),
+          (isTakenBack(tokens, i + entry.stems.length) ? TAKEN_BACK : 1),
         start: first.start,
         end: last.end,
+        at: i,
+        after: i + entry.stems.length,
       });
     }
     i += entry.stems.length;
   }
-  return found;
+  return found.map(({ plant, weight, start, end, after }, k) => {
+    const replaced = isReplaced(tokens, after, found[k + 1]?.at);
+    return { plant, weight: weight * (replaced ? TAKEN_BACK : 1), start, end };
+  });
 }
 
 /** Plants of the text with their share of the evidence, the likeliest first. Shares sum to 1. */

@@ -81,6 +81,7 @@ function opensDoubt(tokens: readonly Token[], i: number): boolean {
   const [before, here, after] = [stemAt(tokens, i - 1), stemAt(tokens, i), stemAt(tokens, i + 1)];
   if (DOUBT.has(here)) return true;
   if (here === stem('sure') && NEGATORS.has(before)) return true;
+  if (here === stem('think') && before === 'i') return true;
   if (here === 'know' && NEGATORS.has(before) && ['if', 'whether'].includes(after)) return true;
   return here === 'could' && after === 'be';
 }
@@ -95,6 +96,18 @@ function opensTheory(tokens: readonly Token[], i: number): boolean {
   return here === 'must' && ['be', stem('have')].includes(after);
 }
 
+/** "It was planted too deep, I think": what stands before it in the clause is doubted. */
+function doubtsBefore(doubted: boolean[], tokens: readonly Token[], i: number): void {
+  const [here, next] = [tokens[i], tokens[i + 1]];
+  const ends = next === undefined || next.sentence !== here?.sentence || next.pauseBefore;
+  if (stemAt(tokens, i) !== stem('think') || stemAt(tokens, i - 1) !== 'i' || !ends) return;
+  for (let j = i - 2; j >= Math.max(0, i - 1 - DOUBT_REACH); j--) {
+    if (tokens[j]?.sentence !== here?.sentence) return;
+    doubted[j] = true;
+    if (tokens[j]?.pauseBefore) return;
+  }
+}
+
 /** Works out the stance to every word; linear in the number of words. */
 export function readStance(tokens: readonly Token[]): Stance {
   const flags = (): boolean[] => tokens.map(() => false);
@@ -104,6 +117,7 @@ export function readStance(tokens: readonly Token[]): Stance {
   tokens.forEach((_, i) => {
     if (deniesFrom(tokens, i)) mark(denied, tokens, i, DENIAL_REACH, (j) => stopsDenial(tokens, j));
     if (opensDoubt(tokens, i)) mark(doubted, tokens, i, DOUBT_REACH, stopsClause);
+    doubtsBefore(doubted, tokens, i);
     if (opensTheory(tokens, i)) mark(theory, tokens, i, THEORY_REACH, stopsClause);
   });
   return { denied, doubted, theory };

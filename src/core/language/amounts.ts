@@ -1,0 +1,323 @@
+import { addDays, civil, dayInWords, dayOf, type Day } from '../timing/calendar.ts';
+import { NUMBER_PATTERN, numberOf } from './numbers.ts';
+import type { Span } from './tokens.ts';
+
+/** A value that was said: since when, how warm, how often watered. */
+export type SaidAmount =
+  | {
+      /** `planted` when it was put there, sown or moved; `every-year` when it comes back. */
+      readonly kind: 'since' | 'planted' | 'every-year';
+      /** First and last day that can be meant; null where it hangs on an event without a date. */
+      readonly from: Day | null;
+      readonly to: Day | null;
+      readonly text: string;
+      readonly span: Span;
+    }
+  | {
+      readonly kind: 'watering';
+      readonly timesPerWeek: number | null;
+      readonly minutes: number | null;
+      readonly litres: number | null;
+      readonly text: string;
+      readonly span: Span;
+    }
+  | {
+      readonly kind: 'temperature';
+      readonly celsius: number;
+      readonly text: string;
+      readonly span: Span;
+    };
+
+/** What dates and degrees are read against. */
+export interface SaidAt {
+  readonly today: Day;
+  readonly south: boolean;
+  /** A bare number of degrees is Fahrenheit, as people say it there. */
+  readonly fahrenheit: boolean;
+}
+
+const UNIT_DAYS: Readonly<Record<string, number>> = { day: 1, week: 7, month: 30.4, year: 365.25 };
+const MONTHS =
+  'january|february|march|april|may|june|july|august|september|october|november|december';
+const MONTH_NAMES = MONTHS.split('|');
+const EVENTS = 'freeze|frost|cold snap|storm|hail|flood|heat ?wave|hot spell|drought|rains?|snow';
+
+const AGO = new RegExp(
+  `\\b(every |in |next )?(${NUMBER_PATTERN}) (day|week|month|year)s?\\b(?!['’])( old|-old)?`,
+  'gi',
+);
+const NAMED =
+  /\b(yesterday|last night|this morning|(?:last|this|past) (?:weekend|week|month|year))\b/gi;
+const SEASON = /\b(every|each|last|this|since) (year|spring|summer|fall|autumn|winter)\b/gi;
+const MONTH = new RegExp(
+  `\\b(since|in|early|mid|late|last|beginning of|end of) (${MONTHS})\\b`,
+  'gi',
+);
+const AFTER = new RegExp(
+  `\\b(?:since|after) (?:the |that |a |last )?(?:big |hard |late )?(${EVENTS})\\b`,
+  'gi',
+);
+const PLANTED =
+  /\b(?:planted|sowed|sown|put (?:it|them|in)|bought|moved|transplanted|repotted|installed)\b[^.!?;]{0,40}$/i;
+const OTHERS_AGE = /\b(?:watered?|waters|watering|fertili[sz]ed?|feed|fed)\b[^.!?;]{0,12}$/i;
+
+const spanOf = (match: RegExpMatchArray): Span => ({
+  start: match.index ?? 0,
+  end: (match.index ?? 0) + match[0].length,
+});
+
+/** First month of each season north of the equator, January = 0. */
+const SEASON_START: Readonly<Record<string, number>> = {
+  spring: 2,
+  summer: 5,
+  fall: 8,
+  autumn: 8,
+  winter: 11,
+};
+
+interface Range {
+  readonly from: Day;
+  readonly to: Day;
+}
+
+/** The last time that months `first` to `first + length` began before today; months may run past December. */
+function lastMonths(first: number, length: number, today: Day): Range {
+  const { year } = civil(today);
+  const begins = (of: number): Day => dayOf(of, first + 1, 1);
+  const own = begins(year) <= today ? year : year - 1;
+  return { from: begins(own), to: addDays(dayOf(own, first + 1 + length, 1), -1) };
+}
+
+function namedRange(words: string, today: Day): Range {
+  const length = /week(?!end)/.test(words)
+    ? 7
+    : /month/.test(words)
+      ? 30
+      : /year/.test(words)
+        ? 365
+        : 1;
+  if (length === 1) {
+    const day = /yesterday|night/.test(words) ? addDays(today, -1) : today;
+    return /weekend/.test(words) ? { from: addDays(today, -7), to: today } : { from: day, to: day };
+  }
+  const last = /^last/.test(words) ? length : 0;
+  return { from: addDays(today, -last - length), to: addDays(today, -last) };
+}
+
+function monthRange(how: string, month: number, today: Day): Range {
+  const { from, to } = lastMonths(month, 1, today);
+  if (how === 'early' || how === 'beginning of') return { from, to: addDays(from, 10) };
+  if (how === 'mid') return { from: addDays(from, 10), to: addDays(from, 20) };
+  if (how === 'late' || how === 'end of') return { from: addDays(from, 20), to };
+  return { from, to };
+}
+
+/** "Twice a week" tells how often; "a week ago" and "for a week" tell since when. */
+function isRate({ 2: number = '', index = 0, 0: whole }: RegExpMatchArray, text: string): boolean {
+  if (!/^an?$/i.test(number)) return false;
+  const ago = /^ (?:ago|now)\b/i.test(text.slice(index + whole.length));
+  return !ago && !/\b(?:for|past|last|about|nearly|over)(?: the)? $/i.test(text.slice(0, index));
+}
+
+function* ranges(text: string, { today, south }: SaidAt): Generator<[RegExpMatchArray, Range]> {
+  for (const match of text.matchAll(AGO)) {
+    const [, before, number = '', unit = '', age] = match;
+    if (before !== undefined || age !== undefined || isRate(match, text)) continue;
+    const days = numberOf(number) * (UNIT_DAYS[unit.toLowerCase()] ?? 1);
+    // A number of months or years is never meant to the day.
+    const give = unit.toLowerCase() === 'day' ? 0 : days * 0.15;
+    yield [match, { from: addDays(today, -days - give), to: addDays(today, -days + give) }];
+  }
+  for (const match of text.matchAll(NAMED))
+    yield [match, namedRange(match[0].toLowerCase(), today)];
+  for (const match of text.matchAll(MONTH)) {
+    const month = MONTH_NAMES.indexOf((match[2] ?? '').toLowerCase());
+    yield [match, monthRange((match[1] ?? '').toLowerCase(), month, today)];
+  }
+  for (const match of text.matchAll(SEASON)) {
+    const [, how = '', name = ''] = match;
+    const start = SEASON_START[name.toLowerCase()];
+    if (start === undefined || /every|each/i.test(how)) continue;
+    const first = (start + (south ? 6 : 0)) % 12;
+    const range = lastMonths(first, 3, today);
+    const before = /last/i.test(how) && range.to >= today;
+    yield [match, before ? lastMonths(first, 3, addDays(range.from, -1)) : range];
+  }
+}
+
+function rangeInWords({ from, to }: Range, today: Day): string {
+  const [first, last] = [dayInWords(from, today), dayInWords(to, today)];
+  if (first === last) return first;
+  const [start, end] = [civil(from), civil(to)];
+  const sameMonth = start.month === end.month && start.year === end.year;
+  return sameMonth ? `${start.dayOfMonth} to ${last}` : `${first} to ${last}`;
+}
+
+function sinceWhen(text: string, said: SaidAt): readonly SaidAmount[] {
+  const dated = [...ranges(text, said)].flatMap(([match, range]): SaidAmount[] => {
+    const span = spanOf(match);
+    const before = text.slice(Math.max(0, span.start - 60), span.start);
+    if (OTHERS_AGE.test(before)) return [];
+    const kind = PLANTED.test(before) ? 'planted' : 'since';
+    const words = rangeInWords(range, said.today);
+    return [
+      {
+        kind,
+        ...range,
+        text: kind === 'planted' ? `Planted about ${words}` : `Since about ${words}`,
+        span,
+      },
+    ];
+  });
+  const after = [...text.matchAll(AFTER)].map((match): SaidAmount => ({
+    kind: 'since',
+    from: null,
+    to: null,
+    text: `Since the ${(match[1] ?? '').toLowerCase()}`,
+    span: spanOf(match),
+  }));
+  const again = [...text.matchAll(SEASON)]
+    .filter(([, how = '']) => /every|each/i.test(how))
+    .map((match): SaidAmount => ({
+      kind: 'every-year',
+      from: null,
+      to: null,
+      text: `Comes back every ${(match[2] ?? '').toLowerCase()}`,
+      span: spanOf(match),
+    }));
+  return [...dated, ...after, ...again];
+}
+
+const WATER = /\b(?:water(?:s|ed|ing)?|irrigat\w*|sprinklers?|drip|soak(?:s|ed|er)?)\b/i;
+const OFTEN: readonly (readonly [RegExp, (number: number) => number])[] = [
+  [/\b(?:every other|every second) day\b/i, () => 3.5],
+  [/\b(?:daily|every ?day|each day|every (?:morning|evening|night))\b/i, () => 7],
+  [/\btwice (?:a|per|each|every) day\b/i, () => 14],
+  [/\btwice (?:a|per|each|every) week\b|\btwice weekly\b/i, () => 2],
+  [/\b(?:once (?:a|per|each|every) week|weekly|every week)\b/i, () => 1],
+  [/\b(?:once (?:a|per|each|every) month|monthly|every month)\b/i, () => 0.25],
+  [new RegExp(`\\b(${NUMBER_PATTERN}) (?:times|days) (?:a|per|each|every) week\\b`, 'i'), (n) => n],
+  [new RegExp(`\\b(${NUMBER_PATTERN}) times (?:a|per|each|every) day\\b`, 'i'), (n) => 7 * n],
+  [new RegExp(`\\bevery (${NUMBER_PATTERN})(?: or [a-z]+)? days\\b`, 'i'), (n) => 7 / n],
+  [new RegExp(`\\bevery (${NUMBER_PATTERN})(?: or [a-z]+)? weeks\\b`, 'i'), (n) => 1 / n],
+];
+const LONG = new RegExp(`\\b(${NUMBER_PATTERN}|half an)[ -](minute|hour)s?\\b`, 'i');
+const MUCH = new RegExp(`\\b(${NUMBER_PATTERN}) (gallon|litre|liter|quart|cup)s?\\b`, 'i');
+const LITRES: Readonly<Record<string, number>> = {
+  gallon: 3.785,
+  litre: 1,
+  liter: 1,
+  quart: 0.946,
+  cup: 0.237,
+};
+const SENTENCE = /[^.!?;\n]{1,400}/g;
+
+function timesPerWeek(sentence: string): number | null {
+  for (const [pattern, value] of OFTEN) {
+    const match = pattern.exec(sentence);
+    if (match) return value(numberOf(match[1] ?? '1'));
+  }
+  return null;
+}
+
+function minutesIn(sentence: string): number | null {
+  const match = LONG.exec(sentence);
+  if (!match) return null;
+  const number = /half/i.test(match[1] ?? '') ? 0.5 : numberOf(match[1] ?? '');
+  return number * (/hour/i.test(match[2] ?? '') ? 60 : 1);
+}
+
+function litresIn(sentence: string): number | null {
+  const match = MUCH.exec(sentence);
+  return match ? numberOf(match[1] ?? '') * (LITRES[(match[2] ?? '').toLowerCase()] ?? 1) : null;
+}
+
+const shortNumber = (value: number): string => String(Math.round(10 * value) / 10);
+
+const OFTEN_WORDS = new Map([
+  [14, 'twice a day'],
+  [7, 'every day'],
+  [3.5, 'every other day'],
+  [2, 'twice a week'],
+  [1, 'once a week'],
+]);
+
+function oftenInWords(timesPerWeek: number): string {
+  const words = OFTEN_WORDS.get(timesPerWeek);
+  if (words !== undefined) return words;
+  return timesPerWeek < 1
+    ? `every ${shortNumber(7 / timesPerWeek)} days`
+    : `${shortNumber(timesPerWeek)} times a week`;
+}
+
+function wateringSaid(text: string): readonly SaidAmount[] {
+  return [...text.matchAll(SENTENCE)].flatMap((match): SaidAmount[] => {
+    const [sentence] = match;
+    const water = WATER.exec(sentence);
+    if (!water) return [];
+    const [times, minutes, litres] = [
+      timesPerWeek(sentence),
+      minutesIn(sentence),
+      litresIn(sentence),
+    ];
+    if (times === null && minutes === null && litres === null) return [];
+    const parts = [
+      ...(times === null ? [] : [oftenInWords(times)]),
+      ...(minutes === null ? [] : [`${shortNumber(minutes)} minutes`]),
+      ...(litres === null ? [] : [`${shortNumber(litres)} litres`]),
+    ];
+    const start = match.index + water.index;
+    return [
+      {
+        kind: 'watering',
+        timesPerWeek: times,
+        minutes,
+        litres,
+        text: `Water: ${parts.join(', ')}`,
+        span: { start, end: start + water[0].length },
+      },
+    ];
+  });
+}
+
+const DEGREES =
+  /(?<![\w.])(-?\d{1,3}) ?(?:degrees?|deg\b|°)(?: ?(fahrenheit|celsius|centigrade|[fc])\b)?/gi;
+
+function temperaturesSaid(text: string, { fahrenheit }: SaidAt): readonly SaidAmount[] {
+  return [...text.matchAll(DEGREES)].map((match): SaidAmount => {
+    const [, number = '', unit] = match;
+    const value = Number(number);
+    const isFahrenheit = unit === undefined ? fahrenheit : /^f/i.test(unit);
+    const celsius = isFahrenheit ? ((value - 32) * 5) / 9 : value;
+    const text = isFahrenheit ? `${value} F (${Math.round(celsius)} C)` : `${value} C`;
+    return { kind: 'temperature', celsius, text, span: spanOf(match) };
+  });
+}
+
+/** Values that were said, in the order said: since when, how warm, how often and how long watered. */
+export function saidAmounts(text: string, said: SaidAt): readonly SaidAmount[] {
+  return [...sinceWhen(text, said), ...wateringSaid(text), ...temperaturesSaid(text, said)].sort(
+    (a, b) => a.span.start - b.span.start,
+  );
+}
+
+/** Air between these was measured where people garden, Celsius: wide on purpose, our own estimate. */
+const LIKELY_AIR = { least: -50, most: 52 } as const;
+/** Water more often than this is hardly meant, times a week: our own estimate. */
+const MOST_WATERINGS = 21;
+
+/** What is out of proportion, worded as a question to ask back. */
+export function oddAmounts(amounts: readonly SaidAmount[], text: string): readonly string[] {
+  return amounts.flatMap((one): string[] => {
+    const words = text.slice(one.span.start, one.span.end);
+    if (one.kind === 'temperature')
+      return one.celsius < LIKELY_AIR.least || one.celsius > LIKELY_AIR.most
+        ? [`"${words}" is odd for the weather. Was it another unit?`]
+        : [];
+    if (one.kind === 'watering')
+      return one.timesPerWeek !== null && one.timesPerWeek > MOST_WATERINGS
+        ? [`Watering ${shortNumber(one.timesPerWeek)} times a week is odd. How often is it?`]
+        : [];
+    return [];
+  });
+}
