@@ -1,5 +1,6 @@
 import type { Finding } from '../core/knowledge/schema/finding.ts';
 import type { Answer, Consultant, Consultation, Enquiry, RankedCause } from '../core/consult.ts';
+import { isPesticide } from '../core/advice/safety/rules.ts';
 import { PLANT_QUESTION } from '../core/diagnosis/drafts.ts';
 import { LIKE_WORDS } from '../core/diagnosis/wording.ts';
 import type { Argument } from '../core/diagnosis/explain.ts';
@@ -10,6 +11,7 @@ import { fail, ok, type Result } from '../core/result.ts';
 import { findPlants } from '../core/language/plantNames.ts';
 import { tokenize } from '../core/language/tokens.ts';
 import { isoDay, parseDay } from '../core/timing/calendar.ts';
+import type { WeatherDay } from '../core/timing/weather.ts';
 import {
   consultRequestSchema,
   type ConsultRequest,
@@ -93,6 +95,16 @@ function resolveAnswer(
     : ok({ kind: 'told', finding, value, sure });
 }
 
+/** Days of a request or of the clinic's station as the core takes them, in order. */
+export function observedDays(days: ConsultRequest['weather']): readonly WeatherDay[] {
+  return days
+    .flatMap(({ day, ...values }) => {
+      const read = parseDay(day);
+      return read.ok ? [{ day: read.value, ...values }] : [];
+    })
+    .sort((a, b) => a.day - b.day);
+}
+
 function toEnquiry(library: Compiled, request: ConsultRequest): Result<Enquiry, Problem> {
   const today = parseDay(request.date);
   if (!today.ok) throw new Error('the date was checked by the schema');
@@ -108,7 +120,7 @@ function toEnquiry(library: Compiled, request: ConsultRequest): Result<Enquiry, 
   const { words, place, channel, approach } = request;
   const experience = toExperience(library, request.experience);
   const asked = { words, today: today.value, place, plant: plant.value, channel, approach };
-  return ok({ ...asked, answers, experience });
+  return ok({ ...asked, answers, experience, weather: observedDays(request.weather) });
 }
 
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));
@@ -192,7 +204,7 @@ function describeAdvice({ advice }: Consultation): ConsultResponse['advice'] {
   return {
     verdict: advice.verdict,
     headline: advice.headline,
-    steps: advice.steps.map(({ id, text, rung, when, cautions }) => ({
+    steps: advice.steps.map(({ id, text, rung, when, cautions, work }) => ({
       id,
       text,
       rung,
@@ -202,10 +214,12 @@ function describeAdvice({ advice }: Consultation): ConsultResponse['advice'] {
         note: when.note,
       },
       cautions: [...cautions],
+      product: work !== null && isPesticide(work.treatment),
     })),
     cautions: [...advice.cautions],
     refer: [...advice.refer],
     notDoing: advice.notDoing.map(({ text, why }) => ({ text, why })),
+    differ: advice.differ.map(({ over, here, others, why }) => ({ over, here, others, why })),
     lookAgain: isoDay(advice.lookAgain),
   };
 }
@@ -214,6 +228,11 @@ function toResponse(library: Compiled, set: PlantId | null, found: Consultation)
   return {
     plant: describePlants(library, found, set),
     parts: found.parts.map(({ plant, words }) => ({ ...describePlant(library, plant), words })),
+    amounts: found.amounts.map(({ kind, text, span }) => ({
+      kind,
+      text,
+      span: [span.start, span.end],
+    })),
     heard: found.heard.map(({ finding, value, sure, span }) => ({
       finding,
       label: labelOf(library, finding),
@@ -257,15 +276,19 @@ function toResponse(library: Compiled, set: PlantId | null, found: Consultation)
   };
 }
 
+/** Checks an unknown body and resolves its names in the library. */
+export function readEnquiry(library: Compiled, body: unknown): Result<Enquiry, Problem> {
+  const request = consultRequestSchema.safeParse(body);
+  return request.success ? toEnquiry(library, request.data) : fail(problemFrom(request.error));
+}
+
 /** Checks an unknown body, consults, and puts the answer into the form of the contract. */
 export function answerConsult(
   library: Compiled,
   consultant: Consultant,
   body: unknown,
 ): Result<ConsultResponse, Problem> {
-  const request = consultRequestSchema.safeParse(body);
-  if (!request.success) return fail(problemFrom(request.error));
-  const enquiry = toEnquiry(library, request.data);
+  const enquiry = readEnquiry(library, body);
   if (!enquiry.ok) return enquiry;
   return ok(toResponse(library, enquiry.value.plant, consultant(enquiry.value)));
 }

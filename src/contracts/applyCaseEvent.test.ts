@@ -1,6 +1,6 @@
 import { OPENED_CASE } from '../../tests/support/caseRecord.ts';
 import { applyCaseEvent } from './applyCaseEvent.ts';
-import type { CaseEvent, CaseRecord } from './cases.ts';
+import { NO_PLAN, type CaseEvent, type CaseRecord } from './cases.ts';
 
 const RECORD = OPENED_CASE;
 const after = (...events: CaseEvent[]): CaseRecord => events.reduce(applyCaseEvent, RECORD);
@@ -48,4 +48,37 @@ it.each<[CaseEvent, Partial<CaseRecord>]>([
   [{ kind: 'status-set', status: 'closed' }, { status: 'closed' }],
 ])('applies %j', (event, change) => {
   expect(after(event)).toEqual({ ...RECORD, ...change });
+});
+
+describe('the plan of a plant', () => {
+  const plantId = 'plant-1';
+  const planAfter = (...events: CaseEvent[]): unknown => after(...events).plants[0]?.plan;
+
+  it('keeps what was done once, and takes it back', () => {
+    const done: CaseEvent = { kind: 'step-done', plantId, step: 'soap', on: '2026-06-13' };
+    expect(planAfter(done, done)).toMatchObject({ done: [{ step: 'soap', on: '2026-06-13' }] });
+    expect(planAfter(done, { ...done, kind: 'step-undone' })).toEqual(NO_PLAN);
+  });
+  it('keeps labels, the harvest, events and the dates that were told', () => {
+    const label = { daysToHarvest: 7, reentryHours: 4, mostPerYear: 3 };
+    const dates = [{ step: 'soap', number: 1, on: '2026-06-15' }];
+    expect(
+      planAfter(
+        { kind: 'label-read', plantId, step: 'soap', label },
+        { kind: 'harvest-set', plantId, on: '2026-08-01' },
+        { kind: 'event-seen', plantId, event: 'first moth', on: '2026-05-20' },
+        { kind: 'dates-kept', plantId, dates },
+      ),
+    ).toEqual({
+      harvest: '2026-08-01',
+      labels: { soap: label },
+      done: [],
+      kept: dates,
+      seen: { 'first moth': '2026-05-20' },
+    });
+  });
+  it('forgets an event that was not seen after all', () => {
+    const seen = { kind: 'event-seen', plantId, event: 'first moth' } as const;
+    expect(planAfter({ ...seen, on: '2026-05-20' }, { ...seen, on: null })).toEqual(NO_PLAN);
+  });
 });

@@ -22,6 +22,35 @@ export const outcomeSchema = z.strictObject({
 });
 export type KeptOutcome = z.infer<typeof outcomeSchema>;
 
+/** What the label of a product says, as the advisor read it; null where it was not read. */
+export const labelFactsSchema = z.strictObject({
+  daysToHarvest: z.number().int().min(0).max(365).nullable(),
+  reentryHours: z.number().int().min(0).max(720).nullable().default(null),
+  mostPerYear: z.number().int().min(1).max(99).nullable(),
+});
+
+const stepId = z.string().min(1).max(80);
+
+/** A step that was done, or is to be done, on a day. */
+export const stepDaySchema = z.strictObject({ step: stepId, on: isoDateSchema });
+
+/** Dates that were told, with the number of the application. */
+export const keptDateSchema = stepDaySchema.extend({ number: z.number().int().min(1).max(99) });
+
+/** What the dates of a plan hang on besides the advice, and the dates that were told. */
+export const casePlanSchema = z.strictObject({
+  harvest: isoDateSchema.nullable(),
+  labels: z.record(stepId, labelFactsSchema),
+  done: z.array(stepDaySchema),
+  kept: z.array(keptDateSchema),
+  /** Days on which events were seen that windows are counted from, by the name of the event. */
+  seen: z.record(z.string().max(80), isoDateSchema).default({}),
+});
+export type CasePlan = z.infer<typeof casePlanSchema>;
+
+/** A plan of which nothing is known yet. */
+export const NO_PLAN: CasePlan = { harvest: null, labels: {}, done: [], kept: [], seen: {} };
+
 /** One plant of a case: what was said about it and what it depends on. */
 export const casePlantSchema = z.strictObject({
   id: z.string(),
@@ -34,6 +63,7 @@ export const casePlantSchema = z.strictObject({
   answers: z.array(keptAnswerSchema),
   knowledgeVersion: z.string().nullable(),
   outcome: outcomeSchema.nullable(),
+  plan: casePlanSchema,
 });
 export type CasePlant = z.infer<typeof casePlantSchema>;
 
@@ -88,6 +118,26 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
     kind: z.literal('outcome-set'),
     plantId,
     outcome: outcomeSchema.nullable(),
+  }),
+  z.strictObject({ kind: z.literal('harvest-set'), plantId, on: isoDateSchema.nullable() }),
+  z.strictObject({
+    kind: z.literal('label-read'),
+    plantId,
+    step: stepId,
+    label: labelFactsSchema,
+  }),
+  z.strictObject({ kind: z.literal('step-done'), plantId, step: stepId, on: isoDateSchema }),
+  z.strictObject({ kind: z.literal('step-undone'), plantId, step: stepId, on: isoDateSchema }),
+  z.strictObject({
+    kind: z.literal('dates-kept'),
+    plantId,
+    dates: z.array(keptDateSchema).max(200),
+  }),
+  z.strictObject({
+    kind: z.literal('event-seen'),
+    plantId,
+    event: z.string().min(1).max(80),
+    on: isoDateSchema.nullable(),
   }),
   z.strictObject({ kind: z.literal('plant-added'), plantId }),
   z.strictObject({ kind: z.literal('channel-set'), channel: z.enum(CHANNELS) }),

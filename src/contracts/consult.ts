@@ -19,6 +19,12 @@ export const placeSchema = z.strictObject({
     .number()
     .min(-180, 'must be between -180 and 180')
     .max(180, 'must be between -180 and 180'),
+  /** Metres above the sea; left out, height is not minded. */
+  height: z
+    .number()
+    .min(-450, 'must be metres between -450 and 6000')
+    .max(6000, 'must be metres between -450 and 6000')
+    .optional(),
 });
 
 export const answerSchema = z.strictObject({
@@ -34,6 +40,16 @@ export const seenSchema = z.strictObject({
   cases: z.number().min(0).max(1e6),
 });
 export type Seen = z.infer<typeof seenSchema>;
+
+/** One day of a station. */
+export const weatherDaySchema = z.strictObject({
+  day: isoDateSchema,
+  minCelsius: z.number().min(-90).max(60),
+  maxCelsius: z.number().min(-90).max(60),
+  rainMillimetres: z.number().min(0).max(2000),
+  /** Mean wind of the day; null where the station does not measure it. */
+  windKmh: z.number().min(0).max(450).nullable().default(null),
+});
 
 /** Body of `POST /api/consult` and one line of `npm run -s consult`. */
 export const consultRequestSchema = z.strictObject({
@@ -51,6 +67,11 @@ export const consultRequestSchema = z.strictObject({
   answers: z.array(answerSchema).max(200).default([]),
   /** The clinic's confirmed cases, from `GET /api/clinic/experience`; left out, nothing learned is used. */
   experience: z.array(seenSchema).max(2000).default([]),
+  /** The days of a station at the place, in order; the dates of their year then follow them. */
+  weather: z
+    .array(weatherDaySchema)
+    .max(800, 'must be at most 800 days: send those since the last midwinter')
+    .default([]),
 });
 export type ConsultRequest = z.infer<typeof consultRequestSchema>;
 
@@ -70,6 +91,14 @@ export const consultResponseSchema = z.object({
     .nullable(),
   /** When the words are about several plants: each with its sentences, all words in one of them. */
   parts: z.array(namedSchema.extend({ words: z.string() })),
+  /** Values that were said: since when, how warm, how often watered. */
+  amounts: z.array(
+    z.object({
+      kind: z.enum(['since', 'planted', 'every-year', 'watering', 'temperature']),
+      text: z.string(),
+      span: z.tuple([z.number(), z.number()]),
+    }),
+  ),
   heard: z.array(
     z.object({
       finding: z.string(),
@@ -149,11 +178,17 @@ export const consultResponseSchema = z.object({
         rung: z.enum(RUNGS),
         when: z.object({ from: z.string(), to: z.string().nullable(), note: z.string() }),
         cautions: z.array(z.string()),
+        /** A product that kills something: its label decides. */
+        product: z.boolean(),
       }),
     ),
     cautions: z.array(z.string()),
     refer: z.array(z.string()),
     notDoing: z.array(z.object({ text: z.string(), why: z.string() })),
+    /** Where practitioners differ about this advice. */
+    differ: z.array(
+      z.object({ over: z.string(), here: z.string(), others: z.string(), why: z.string() }),
+    ),
     lookAgain: z.string(),
   }),
   knowledge: z.object({ version: z.string() }),

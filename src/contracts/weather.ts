@@ -1,13 +1,5 @@
 import { z } from 'zod';
-import { isoDateSchema } from './consult.ts';
-
-/** One day of a station. */
-export const weatherDaySchema = z.strictObject({
-  day: isoDateSchema,
-  minCelsius: z.number(),
-  maxCelsius: z.number(),
-  rainMillimetres: z.number(),
-});
+import { isoDateSchema, weatherDaySchema } from './consult.ts';
 
 /** The clinic's weather up to yesterday, from `GET /api/weather`. */
 export const weatherSchema = z.object({

@@ -28,6 +28,7 @@ const ask = (words: string, change: Partial<Enquiry> = {}): Consultation =>
     channel: 'phone',
     approach: 'integrated',
     answers: [],
+    weather: [],
     experience: new Map(),
     ...change,
   });

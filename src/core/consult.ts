@@ -24,12 +24,14 @@ import type { CauseId, FindingId, PlantId } from './knowledge/schema/common.ts';
 import { hear, type Heard, type HeardFinding } from './language/hear.ts';
 import type { Token } from './language/tokens.ts';
 import { likeness } from './language/descriptions.ts';
+import { oddAmounts, saidAmounts, type SaidAmount } from './language/amounts.ts';
 import { mixedUpLengths, oddLengths, type SaidLength } from './language/measures.ts';
 import { partByPlant, type PlantPart } from './language/severalPlants.ts';
 import type { RankedPlant } from './language/plantNames.ts';
 import { createAlmanacs, type Almanac } from './timing/almanac.ts';
 import type { Coordinates } from './timing/climate.ts';
 import type { Day } from './timing/calendar.ts';
+import type { WeatherDay } from './timing/weather.ts';
 
 /** One answer given by the enquirer, or one correction by the advisor; it outweighs what was heard. */
 export type Answer =
@@ -54,6 +56,8 @@ export interface Enquiry {
   readonly answers: readonly Answer[];
   /** The clinic's confirmed cases; empty leaves the library's own idea of what is common. */
   readonly experience: Experience;
+  /** Days observed at the place, in order; empty takes normal years. */
+  readonly weather: readonly WeatherDay[];
 }
 
 /** A cause in the ranking, with what speaks for and against it. */
@@ -73,6 +77,8 @@ export interface Consultation {
   readonly plants: readonly RankedPlant[];
   /** What is said of each plant, when the words are about several. */
   readonly parts: readonly PlantPart[];
+  /** Values that were said: since when, how warm, how often watered. */
+  readonly amounts: readonly SaidAmount[];
   readonly heard: readonly HeardFinding[];
   readonly causes: readonly RankedCause[];
   readonly explanation: readonly CauseId[];
@@ -173,20 +179,44 @@ interface Setting {
   readonly place: Coordinates;
   readonly today: Day;
   readonly experience: Experience;
+  readonly weather: readonly WeatherDay[];
+  readonly since: Day | null;
 }
 
 type Spoken = Pick<Enquiry, 'words' | 'plant'>;
 
-const placeKey = ({ lat, lon }: Coordinates): string => `${lat} ${lon}`;
+type Whereabouts = Pick<Setting, 'place' | 'weather'>;
+
+/** Tells apart places and runs of weather; days that are changed change the weighted sum. */
+function whereKey({ place: { lat, lon, height }, weather }: Whereabouts): string {
+  const sum = weather.reduce(
+    (total, { minCelsius, maxCelsius }, i) => total + (i + 1) * (minCelsius + 2 * maxCelsius),
+    0,
+  );
+  return `${lat} ${lon} ${height ?? ''} ${weather.length} ${weather.at(-1)?.day ?? ''} ${sum}`;
+}
+
+/** What is worked out once and kept between the answers of an enquiry. */
+interface Kept {
+  readonly almanacs: (where: Whereabouts) => Almanac;
+  readonly networks: (setting: Setting) => Network;
+  readonly hearing: (spoken: Spoken) => Heard;
+  readonly partsOf: (spoken: Spoken) => readonly PlantPart[];
+  readonly amounts: (enquiry: Enquiry) => readonly SaidAmount[];
+}
 
 /** Makes a consultant over a compiled library. */
 export function createConsultant(library: Compiled): Consultant {
-  const almanacs = keeping(createAlmanacs(library.places), placeKey);
+  const makeAlmanac = createAlmanacs(library.places);
+  const almanacs = keeping(
+    ({ place, weather }: Whereabouts) => makeAlmanac(place, weather),
+    whereKey,
+  );
   const networks = keeping(
-    ({ plant, place, today, experience }: Setting) =>
-      buildNetwork(library, plant, { almanac: almanacs(place), today, experience }),
-    ({ plant, place, today, experience }) =>
-      `${plant ?? ''} ${placeKey(place)} ${today} ${[...experience].join(' ')}`,
+    (setting: Setting) =>
+      buildNetwork(library, setting.plant, { ...setting, almanac: almanacs(setting) }),
+    (setting) =>
+      `${setting.plant ?? ''} ${whereKey(setting)} ${setting.today} ${setting.since ?? ''} ${[...setting.experience].join(' ')}`,
   );
   const ear = makeEar(library);
   const hearing = keeping(
@@ -197,22 +227,28 @@ export function createConsultant(library: Compiled): Consultant {
     ({ words, plant }: Spoken) => (plant === null ? partByPlant(ear, words) : []),
     ({ words, plant }) => `${plant ?? ''} ${words}`,
   );
-  return (enquiry) =>
-    consult(library, enquiry, almanacs(enquiry.place), networks, hearing, partsOf);
+  const amounts = keeping(
+    ({ words, place, today }: Enquiry) =>
+      saidAmounts(words, { today, south: place.lat < 0, fahrenheit: usesFahrenheit(place) }),
+    ({ words, place: { lat, lon }, today }) => `${lat} ${lon} ${today} ${words}`,
+  );
+  const kept: Kept = { almanacs, networks, hearing, partsOf, amounts };
+  return (enquiry) => consult(library, enquiry, kept);
 }
 
-function consult(
-  library: Compiled,
-  enquiry: Enquiry,
-  almanac: Almanac,
-  networkFor: (setting: Setting) => Network,
-  hearing: (spoken: Spoken) => Heard,
-  partsOf: (spoken: Spoken) => readonly PlantPart[],
-): Consultation {
-  const { words, today, answers, experience } = enquiry;
-  const heard = hearing({ words, plant: enquiry.plant });
+function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation {
+  const { words, today, answers, experience, place, weather } = enquiry;
+  const heard = kept.hearing({ words, plant: enquiry.plant });
+  const amounts = kept.amounts(enquiry);
   const plant = enquiry.plant ?? heard.plants[0]?.plant ?? null;
-  const network = networkFor({ plant, place: enquiry.place, today, experience });
+  const network = kept.networks({
+    plant,
+    place,
+    weather,
+    today,
+    since: sinceOf(amounts, today),
+    experience,
+  });
   const reports = reportsOf(heard.findings, answers);
   const weighing = weighAll(
     library,
@@ -228,7 +264,7 @@ function consult(
   const samples = rankSamples(library, network, inquiry, reports);
   const context: AdviceContext = {
     today,
-    almanac,
+    almanac: kept.almanacs(enquiry),
     traits: plant === null ? {} : library.taxonomy.traits(plant),
     approach: enquiry.approach,
     channel: enquiry.channel,
@@ -238,7 +274,8 @@ function consult(
 
   return {
     plants: heard.plants,
-    parts: partsOf(enquiry),
+    parts: kept.partsOf(enquiry),
+    amounts,
     heard: heard.findings.filter(({ finding }) => tellsHere(library, network, finding)),
     causes: rankCauses(network, weighing, experience),
     explanation: posterior.explanation,
@@ -249,11 +286,31 @@ function consult(
     conflicts: [
       ...findConflicts(library, network, reports, evidence, readTogether(heard.findings)),
       ...doubtfulMeasures(words),
+      ...oddAmounts(amounts, words).map((text) => ({ findings: [], text })),
     ],
     overturning: overturningOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),
     advice: planAdvice(library, network, posterior, context),
   };
+}
+
+/** Where people say degrees Fahrenheit: the United States, roughly. */
+const FAHRENHEIT = { south: 18, north: 49.4, west: -170, east: -66.9 } as const;
+
+const usesFahrenheit = ({ lat, lon }: Coordinates): boolean =>
+  lat > FAHRENHEIT.south &&
+  lat < FAHRENHEIT.north &&
+  lon > FAHRENHEIT.west &&
+  lon < FAHRENHEIT.east;
+
+/** Longer ago than this it began in a year whose season says nothing of this one. */
+const LONGEST_AGO_DAYS = 300;
+
+/** The day on which the trouble began, where one was said. */
+function sinceOf(amounts: readonly SaidAmount[], today: Day): Day | null {
+  const began = amounts.find((one) => one.kind === 'since' && one.to !== null);
+  const on = began && 'to' in began ? began.to : null;
+  return on !== null && today - on <= LONGEST_AGO_DAYS ? on : null;
 }
 
 /** Some cause of this plant shows the finding, or the advice must mind it; the rest was said of something else. */

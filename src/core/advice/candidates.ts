@@ -2,8 +2,14 @@ import type { Compiled } from '../knowledge/compile.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import { BURDEN, EFFECT, HARM, RISK } from '../knowledge/scale.ts';
-import type { Cause, Harm, TreatmentOption } from '../knowledge/schema/cause.ts';
+import {
+  isSeasonless,
+  type Cause,
+  type Harm,
+  type TreatmentOption,
+} from '../knowledge/schema/cause.ts';
 import type { Treatment } from '../knowledge/schema/treatment.ts';
+import type { WindowRule } from '../knowledge/schema/window.ts';
 import type { WindowState } from '../timing/windows.ts';
 import type { AdviceContext } from './context.ts';
 
@@ -18,6 +24,8 @@ export interface Suspect {
 export interface Candidate {
   readonly treatment: Treatment;
   readonly text: string;
+  /** When it can be done; null at any time. */
+  readonly rule: WindowRule | null;
   readonly state: WindowState;
   readonly targets: readonly { readonly suspect: Suspect; readonly effect: number }[];
   /** Loss in effort, money and risk, in harm points. */
@@ -48,13 +56,21 @@ export function suspectsOf(network: Network, posterior: Posterior): readonly Sus
     .sort((a, b) => b.probability - a.probability);
 }
 
-function stateOf(
+/** Windows of the season outside hold for nothing that breeds all year under a roof. */
+function ruleOf(
   option: TreatmentOption,
   treatment: Treatment,
-  context: AdviceContext,
-): WindowState {
-  const rule = option.when ?? treatment.when;
-  return rule === undefined ? { kind: 'always' } : context.almanac.state(rule, context.today);
+  { category }: Cause,
+  { traits }: AdviceContext,
+): WindowRule | null {
+  if (isSeasonless(category, traits.indoors)) return null;
+  return option.when ?? treatment.when ?? null;
+}
+
+function stateOf(rule: WindowRule | null, context: AdviceContext): WindowState {
+  return rule === null
+    ? { kind: 'always' }
+    : context.almanac.state(rule, context.today, context.traits.bloom);
 }
 
 /** Gathers the treatments of all suspects; one that serves several is listed once, in the words of the likeliest. */
@@ -70,6 +86,7 @@ export function gatherCandidates(
       if (!treatment) continue;
       const target = { suspect, effect: EFFECT[option.effect] };
       const known = byId.get(option.use);
+      const rule = ruleOf(option, treatment, suspect.cause, context);
       byId.set(
         option.use,
         known
@@ -77,7 +94,8 @@ export function gatherCandidates(
           : {
               treatment,
               text: option.text ?? treatment.text,
-              state: stateOf(option, treatment, context),
+              rule,
+              state: stateOf(rule, context),
               targets: [target],
               burden: BURDEN[treatment.effort] + BURDEN[treatment.money] + RISK[treatment.rung],
             },

@@ -42,7 +42,7 @@ function step(
     ...costs,
   });
   return {
-    candidate: { treatment, text: '', state, targets, burden },
+    candidate: { treatment, text: '', rule: null, state, targets, burden },
     cautions: [],
     standing: [],
     referTo: [],

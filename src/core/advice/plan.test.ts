@@ -31,7 +31,11 @@ function libraryWith(
 
 function advise(library: Compiled, change: Partial<AdviceContext> = {}, seen = true): Advice {
   const context = adviceContext(library, 42, '2026-06-24', change);
-  const network = buildNetwork(library, plantId('fern'), { ...context, experience: new Map() });
+  const network = buildNetwork(library, plantId('fern'), {
+    ...context,
+    since: null,
+    experience: new Map(),
+  });
   const reports = seen ? [{ finding: findingId('sign'), value: true, sure: 0.95 }] : [];
   return planAdvice(library, network, weighAll(library, network, reports, 0).posterior, context);
 }

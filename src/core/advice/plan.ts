@@ -2,7 +2,9 @@ import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Compiled } from '../knowledge/compile.ts';
 import type { Cause } from '../knowledge/schema/cause.ts';
-import type { Rung } from '../knowledge/schema/treatment.ts';
+import type { Rung, Treatment } from '../knowledge/schema/treatment.ts';
+import type { View } from '../knowledge/schema/view.ts';
+import type { WindowRule } from '../knowledge/schema/window.ts';
 import { addDays, type Day } from '../timing/calendar.ts';
 import { daysUntil, type WindowState } from '../timing/windows.ts';
 import { hiddenBy } from './approach.ts';
@@ -20,6 +22,8 @@ export interface Step {
   readonly rung: Rung;
   readonly when: { readonly from: Day; readonly to: Day | null; readonly note: string };
   readonly cautions: readonly string[];
+  /** Its treatment with the window that holds for this cause; null for what is found out first. */
+  readonly work: { readonly treatment: Treatment; readonly rule: WindowRule | null } | null;
 }
 
 /** What to tell the enquirer. */
@@ -30,6 +34,8 @@ export interface Advice {
   readonly cautions: readonly string[];
   readonly refer: readonly string[];
   readonly notDoing: readonly { readonly text: string; readonly why: string }[];
+  /** Where other advisors would say otherwise, and why it is done so here. */
+  readonly differ: readonly View[];
   readonly lookAgain: Day;
 }
 
@@ -40,19 +46,21 @@ function spanOf(state: WindowState, today: Day): { from: Day; to: Day | null } {
     case 'opens':
       return { from: state.span.from, to: state.span.to };
     case 'always':
+    case 'watch':
     case 'never':
       return { from: today, to: null };
   }
 }
 
 function toStep(chosen: Chosen, today: Day): Step {
-  const { treatment, text, state } = chosen.candidate;
+  const { treatment, text, state, rule } = chosen.candidate;
   return {
     id: treatment.id,
     text,
     rung: treatment.rung,
     when: { ...spanOf(state, today), note: whenInWords(state, today) },
     cautions: [...new Set(chosen.cautions)],
+    work: { treatment, rule },
   };
 }
 
@@ -67,6 +75,7 @@ function confirmStep(lead: Lead, verdict: Verdict, today: Day): Step[] {
       rung: 'leave',
       when: { from: today, to: null, note: 'now' },
       cautions: [],
+      work: null,
     },
   ];
 }
@@ -76,6 +85,7 @@ const FIND_OUT: Omit<Step, 'when'> = {
   text: 'Send clear photographs of the whole plant, the damage close up and the leaf underside, or bring a bagged piece with both healthy and damaged tissue.',
   rung: 'leave',
   cautions: [],
+  work: null,
 };
 
 function namedCauses(network: Network, posterior: Posterior): readonly Cause[] {
@@ -88,6 +98,23 @@ function notDoing(causes: readonly Cause[], hidden: readonly { judged: Judged; w
   const own = causes.flatMap(({ avoid }) => avoid);
   const blocked = hidden.map(({ judged, why }) => ({ text: judged.candidate.treatment.name, why }));
   return [...own, ...blocked].slice(0, 8);
+}
+
+/** Views to tell with one piece of advice. */
+const MOST_VIEWS = 2;
+
+/** Where practitioners differ about the named causes or, after those, about a step of the plan. */
+function viewsOn(
+  library: Compiled,
+  named: readonly Cause[],
+  chosen: readonly Chosen[],
+): readonly View[] {
+  const about = [
+    ...named.map(({ id }): string => id),
+    ...chosen.map(({ candidate }): string => candidate.treatment.id),
+  ];
+  const found = about.flatMap((id) => library.views.filter((view) => view.about.includes(id)));
+  return [...new Set(found)].slice(0, MOST_VIEWS);
 }
 
 function lookAgainOn(
@@ -146,6 +173,7 @@ export function planAdvice(
     cautions: planCautions(context, named, chosen),
     refer: [...new Set(chosen.flatMap(({ referTo }) => referTo))],
     notDoing: notDoing(named, hidden),
+    differ: viewsOn(library, named, chosen),
     lookAgain: lookAgainOn(lead, verdict, chosen, today),
   };
 }

@@ -31,6 +31,8 @@ export function whenInWords(state: WindowState, today: Day): string {
   switch (state.kind) {
     case 'always':
       return 'now';
+    case 'watch':
+      return state.note;
     case 'never':
       return `not here: ${state.note}`;
     case 'open':

@@ -110,7 +110,17 @@ function oneOfChoices(
   }));
 }
 
-/** Null when no likely cause shows it: whatever the answer, nothing would follow from it. */
+/** Findings that some likely cause shows; whatever is answered about the others, nothing would follow from it. */
+function shownByLikely(library: Compiled, network: Network, { held }: Shortlist): Set<FindingId> {
+  const shown = new Set<FindingId>();
+  for (const position of held) {
+    const cause = network.causes[position];
+    for (const [id, strength] of (cause && library.strengths.get(cause.id)) ?? [])
+      if (strength > 0) shown.add(id);
+  }
+  return shown;
+}
+
 function draftFinding(
   library: Compiled,
   network: Network,
@@ -119,7 +129,7 @@ function draftFinding(
   affirmed: ReadonlySet<FindingId>,
 ): Draft | null {
   const node = network.node(finding.id);
-  if (!finding.askable || !node?.shownBy.some(list.holds)) return null;
+  if (!node) return null;
   const group = finding.group === undefined ? undefined : library.groups.get(finding.group);
   if (!group) {
     const general = affirmedGeneral(library, finding.id, affirmed);
@@ -182,9 +192,11 @@ export function draftFindings(
   const known = settledFindings(library, reports);
   const affirmed = affirmedBy(library, reports);
   const drafts = new Map<string, Draft>();
+  const shown = shownByLikely(library, network, list);
   for (const id of network.findingIds) {
     const finding = library.findings.get(id);
-    if (known.has(id) || !finding || (finding.needs === 'lab') !== laboratory) continue;
+    if (!shown.has(id) || known.has(id) || !finding?.askable) continue;
+    if ((finding.needs === 'lab') !== laboratory) continue;
     const asked = finding.group ?? id;
     if (skipped.has(asked) || drafts.has(asked)) continue;
     const draft = draftFinding(library, network, list, finding, affirmed);

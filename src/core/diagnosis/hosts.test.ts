@@ -29,6 +29,7 @@ const library = miniLibrary(
   ],
   { 'plants/m.yaml': PLANTS },
 );
+const HOSTS = { palm: 'usual', oak: 'usual' };
 const network = (plant: string) => buildNetwork(library, plantId(plant), circumstancesAt(library));
 it('mixes the kinds of a group by how often people ask about them, and a kind not listed', () => {
   const { hosts } = network('maple');
@@ -83,4 +84,32 @@ it('asks for the kind while it is open, and not when it is known', () => {
   };
   expect(kinds('maple')[0]?.choices.map(({ label }) => label)).toContain('Silver maple');
   expect(kinds('red-maple')).toEqual([]);
+});
+
+it('keeps no season for what breeds on a plant that stands indoors', () => {
+  const rooms = miniLibrary(
+    [{ id: 'galls' }],
+    [
+      { id: 'mould', findings: { galls: 'often' }, extra: { seen: '12-01..01-31', hosts: HOSTS } },
+      {
+        id: 'cold-glass',
+        findings: { galls: 'often' },
+        extra: { category: 'temperature', seen: '12-01..01-31', hosts: HOSTS },
+      },
+    ],
+    {
+      'plants/m.yaml': [
+        { id: 'palm', name: 'Palm', traits: { indoors: true }, source: 'judgement' },
+        { id: 'oak', name: 'Oak', source: 'judgement' },
+      ],
+    },
+  );
+  const prior = (plant: string): readonly (number | undefined)[] => {
+    const made = buildNetwork(rooms, plantId(plant), circumstancesAt(rooms));
+    return made.causes.map((_, i) => made.prior[FIRST_SINGLE + i]);
+  };
+  const [mouldIn = 0, glassIn = 0] = prior('palm');
+  const [mouldOut = 0, glassOut = 0] = prior('oak');
+  expect(mouldIn).toBeGreaterThan(3 * glassIn);
+  expect(mouldOut).toBeCloseTo(glassOut, 12);
 });

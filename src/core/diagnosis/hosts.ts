@@ -1,5 +1,5 @@
 import { commonnessOf, popularityOf, type Compiled } from '../knowledge/compile.ts';
-import type { Cause } from '../knowledge/schema/cause.ts';
+import { isSeasonless, type Cause } from '../knowledge/schema/cause.ts';
 import type { PlantId } from '../knowledge/schema/common.ts';
 import type { Almanac } from '../timing/almanac.ts';
 import type { Day } from '../timing/calendar.ts';
@@ -32,10 +32,15 @@ export function hostsOf(library: Compiled, plant: PlantId | null): readonly Host
   return all.map((one) => ({ ...one, share: one.share / total }));
 }
 
-/** Factor on a cause out of the season in which it is seen; by days away from that season. */
-function seasonFactor(cause: Cause, almanac: Almanac, today: Day): number {
-  const days = almanac.daysOutside(cause.seen, today);
-  if (days === null) return 0.1;
+/** Factor on a cause out of the season in which it is seen; by days away from that season, today or when it began. */
+function seasonFactor(
+  cause: Cause,
+  { almanac, today, since }: Omit<Circumstances, 'experience'>,
+): number {
+  const now = almanac.daysOutside(cause.seen, today);
+  const then = since === null ? now : almanac.daysOutside(cause.seen, since);
+  if (now === null || then === null) return 0.1;
+  const days = Math.min(now, then);
   if (days === 0) return 1;
   return Math.max(0.12, Math.exp(-days / 30));
 }
@@ -44,34 +49,55 @@ function seasonFactor(cause: Cause, almanac: Almanac, today: Day): number {
 export interface Circumstances {
   readonly almanac: Almanac;
   readonly today: Day;
+  /** When the trouble began, where that was said. */
+  readonly since: Day | null;
   readonly experience: Experience;
 }
 
-/** Causes of some hosts with their weights before any evidence: common x host x season x the clinic's own cases. */
-export interface HostWeights {
+/** The causes that some hosts can have. */
+export interface HostCauses {
   readonly causes: readonly Cause[];
-  /** For each host its weights, by cause position; 0 where it is no host. */
-  readonly weights: readonly (readonly number[])[];
-  /** What the clinic's own cases do to each weight, as a factor. */
-  readonly learned: readonly (readonly number[])[];
+  /** For each host and cause, by position, how common it is there without season; 0 where it is no host. */
+  readonly common: readonly Float64Array[];
+  /** Hosts that are grown indoors. */
+  readonly indoors: readonly boolean[];
 }
 
-/** Weighs the causes of each host; causes that no host takes are left out. */
+/** Causes that no host takes are left out. */
+export function causesOfHosts(library: Compiled, hosts: readonly HostShare[]): HostCauses {
+  const taken = hosts.map(({ plant }) => library.hosting(plant));
+  const causes = [...library.causes.values()].filter(({ id }) =>
+    taken.some((factors) => factors.has(id)),
+  );
+  const common = taken.map((factors) =>
+    Float64Array.from(causes, (cause) => (factors.get(cause.id) ?? 0) * commonnessOf(cause)),
+  );
+  const indoors = hosts.map(({ plant }) => library.taxonomy.traits(plant).indoors === true);
+  return { causes, common, indoors };
+}
+
+/** Weights of the causes before any evidence: common x host x season x the clinic's own cases. */
+export interface HostWeights {
+  /** For each host its weights, by cause position. */
+  readonly weights: readonly Float64Array[];
+  /** What the clinic's own cases do to each weight, as a factor. */
+  readonly learned: readonly Float64Array[];
+}
+
+/** Weighs the causes of each host. */
 export function weighHosts(
-  library: Compiled,
-  hosts: readonly HostShare[],
-  { almanac, today, experience }: Circumstances,
+  { causes, common, indoors }: HostCauses,
+  { experience, ...when }: Circumstances,
 ): HostWeights {
-  const factors = hosts.map(({ plant }) => library.hosting(plant));
-  const weighed = [...library.causes.values()].flatMap((cause) => {
-    if (!factors.some((taken) => taken.has(cause.id))) return [];
-    const common = commonnessOf(cause) * seasonFactor(cause, almanac, today);
-    return [{ cause, byHost: factors.map((taken) => (taken.get(cause.id) ?? 0) * common) }];
+  const seasons = Float64Array.from(causes, (cause) => seasonFactor(cause, when));
+  const indoorSeasons = seasons.map((factor, i) =>
+    isSeasonless(causes[i]?.category ?? 'normal', true) ? 1 : factor,
+  );
+  const plain = common.map((row, h) => {
+    const factors = indoors[h] === true ? indoorSeasons : seasons;
+    return row.map((weight, i) => weight * (factors[i] ?? 0));
   });
-  const causes = weighed.map(({ cause }) => cause);
-  const ids = causes.map(({ id }) => id);
-  const plain = hosts.map((_, h) => weighed.map(({ byHost }) => byHost[h] ?? 0));
-  const learned = plain.map((weights) => learnedFactors(ids, weights, experience));
+  const learned = plain.map((weights) => learnedFactors(causes, weights, experience));
   const weights = plain.map((row, h) => row.map((weight, i) => weight * (learned[h]?.[i] ?? 1)));
-  return { causes, weights, learned };
+  return { weights, learned };
 }

@@ -6,6 +6,7 @@ import { buildNetwork } from './network.ts';
 
 const [a, b] = ['a', 'b'].map((id) => causeIdSchema.parse(id));
 if (a === undefined || b === undefined) throw new Error('ids');
+const both = [{ id: a }, { id: b }];
 
 it('weighs a case by how it was confirmed and by its season', () => {
   const counts = experienceIn(6, [
@@ -19,15 +20,15 @@ it('weighs a case by how it was confirmed and by its season', () => {
 });
 
 it('takes the mean of the Dirichlet posterior', () => {
-  const [fa, fb] = learnedFactors([a, b], [1, 3], new Map([[a, 10]]));
+  const [fa, fb] = learnedFactors(both, Float64Array.of(1, 3), new Map([[a, 10]]));
   const share = (LIBRARY_CASES * 0.25 + 10) / (LIBRARY_CASES + 10);
   expect(fa).toBeCloseTo(share / 0.25, 12);
   expect((fa ?? 0) * 0.25 + (fb ?? 0) * 0.75).toBeCloseTo(1, 12);
 });
 
 it('changes nothing without cases and is bounded with ever so many', () => {
-  expect(learnedFactors([a, b], [1, 3], new Map())).toEqual([1, 1]);
-  const [fa, fb] = learnedFactors([a, b], [0.01, 3], new Map([[a, 1e6]]));
+  expect(learnedFactors(both, Float64Array.of(1, 3), new Map())).toEqual(Float64Array.of(1, 1));
+  const [fa, fb] = learnedFactors(both, Float64Array.of(0.01, 3), new Map([[a, 1e6]]));
   expect(fa).toBe(MOST_FACTOR);
   expect(fb).toBe(1 / MOST_FACTOR);
 });

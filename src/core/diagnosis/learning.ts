@@ -1,4 +1,5 @@
 import type { CauseId } from '../knowledge/schema/common.ts';
+import { sum } from '../maths.ts';
 
 /** How a cause was confirmed after the advice. */
 export const CONFIRMATIONS = ['laboratory', 'in-hand', 'photograph', 'enquirer'] as const;
@@ -52,14 +53,15 @@ export function experienceIn(month: number, outcomes: readonly Outcome[]): Exper
  * All 1 without experience of these causes.
  */
 export function learnedFactors(
-  causes: readonly CauseId[],
-  weights: readonly number[],
+  causes: readonly { readonly id: CauseId }[],
+  weights: Float64Array,
   experience: Experience,
-): readonly number[] {
-  const total = weights.reduce((sum, weight) => sum + weight, 0);
-  const seen = causes.map((id, i) => ((weights[i] ?? 0) > 0 ? (experience.get(id) ?? 0) : 0));
-  const cases = seen.reduce((sum, count) => sum + count, 0);
-  if (cases === 0 || total === 0) return weights.map(() => 1);
+): Float64Array {
+  const unmoved = new Float64Array(causes.length).fill(1);
+  if (experience.size === 0) return unmoved;
+  const seen = causes.map(({ id }, i) => ((weights[i] ?? 0) > 0 ? (experience.get(id) ?? 0) : 0));
+  const [total, cases] = [sum(weights), sum(seen)];
+  if (cases === 0 || total === 0) return unmoved;
   return weights.map((weight, i) => {
     if (weight === 0) return 1;
     const share = weight / total;

@@ -1,8 +1,9 @@
 import { backgroundOf, type Compiled } from '../knowledge/compile.ts';
 import type { Cause } from '../knowledge/schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../knowledge/schema/common.ts';
-import { hostsOf, weighHosts, type Circumstances } from './hosts.ts';
-import { listPairs, priorOfHost, type HostPrior, type Pairs } from './prior.ts';
+import { frameOf, type Link } from './frame.ts';
+import { weighHosts, type Circumstances } from './hosts.ts';
+import { priorOfHost, type HostPrior, type Pairs } from './prior.ts';
 
 /** A node of the network: a finding and the chance that each cause of the host leaves it unshown. */
 export interface FindingNode {
@@ -35,7 +36,7 @@ export interface Network {
   readonly pairPrior: Float64Array;
   readonly hosts: readonly NetworkHost[];
   /** Factor of the clinic's own cases on each cause, for the likeliest host; see learning.ts. */
-  readonly learned: readonly number[];
+  readonly learned: Float64Array;
   readonly node: (id: FindingId) => FindingNode | null;
   /** Findings that some cause of the host shows. */
   readonly findingIds: readonly FindingId[];
@@ -78,7 +79,7 @@ function stageFactor(
 function nodesOf(
   library: Compiled,
   causes: readonly Cause[],
-  position: ReadonlyMap<CauseId, number>,
+  links: ReadonlyMap<FindingId, readonly Link[]>,
   circumstances: Circumstances,
 ): Network['node'] {
   const nodes = new Map<FindingId, FindingNode | null>();
@@ -87,14 +88,12 @@ function nodesOf(
     if (!finding) return null;
     const miss = new Float64Array(causes.length).fill(1);
     const shownBy: number[] = [];
-    for (const [causeId, strength] of library.shownBy.get(id) ?? []) {
-      const i = position.get(causeId);
-      const cause = i === undefined ? undefined : causes[i];
-      if (i === undefined || !cause) continue;
-      miss[i] = 1 - strength * stageFactor(cause, id, circumstances);
-      shownBy.push(i);
+    for (const { at, strength } of links.get(id) ?? []) {
+      const cause = causes[at];
+      if (!cause || strength === 0) continue;
+      miss[at] = 1 - strength * stageFactor(cause, id, circumstances);
+      shownBy.push(at);
     }
-    shownBy.sort((one, other) => one - other);
     return { id, background: backgroundOf(finding), miss, shownBy };
   };
   return (id) => {
@@ -106,42 +105,35 @@ function nodesOf(
   };
 }
 
-function pairPriorOf(prior: Float64Array, { first, second }: Pairs, causes: number): Float64Array {
-  const sums = new Float64Array(causes);
-  const start = FIRST_SINGLE + causes;
-  for (let k = 0; k < first.length; k++) {
-    const [i, j, p] = [first[k] ?? 0, second[k] ?? 0, prior[start + k] ?? 0];
-    sums[i] = (sums[i] ?? 0) + p;
-    sums[j] = (sums[j] ?? 0) + p;
-  }
-  return sums;
-}
-
 /** Builds the network of a plant, of the kinds of a group, or with `plant` null of every kind in the library. */
 export function buildNetwork(
   library: Compiled,
   plant: PlantId | null,
   circumstances: Circumstances,
 ): Network {
-  const shares = hostsOf(library, plant);
-  const { causes, weights, learned } = weighHosts(library, shares, circumstances);
-  const pairs = listPairs(causes, shares.length);
-  const hosts = shares.map((one, h) => ({ ...one, ...priorOfHost(weights[h] ?? [], pairs) }));
-  const position = new Map(causes.map((cause, i) => [cause.id, i]));
+  const frame = frameOf(library, plant);
+  const { causes, pairs, position, links } = frame;
+  const { weights, learned } = weighHosts(frame, circumstances);
+  const hosts = frame.hosts.map((one, h) => ({
+    ...one,
+    ...priorOfHost(weights[h] ?? new Float64Array(causes.length), pairs),
+  }));
   const prior = new Float64Array(FIRST_SINGLE + causes.length + pairs.first.length);
-  for (const { share, addTo } of hosts) addTo(prior, share);
+  const pairPrior = new Float64Array(causes.length);
+  for (const { share, addTo, addPairsTo } of hosts) {
+    addTo(prior, share);
+    addPairsTo(pairPrior, share);
+  }
   return {
     causes,
     position,
     pairs,
     prior,
-    pairPrior: pairPriorOf(prior, pairs, causes.length),
+    pairPrior,
     hosts,
-    learned: learned[0] ?? [],
-    node: nodesOf(library, causes, position, circumstances),
-    findingIds: [
-      ...new Set(causes.flatMap((cause) => [...(library.strengths.get(cause.id)?.keys() ?? [])])),
-    ],
+    learned: learned[0] ?? new Float64Array(0),
+    node: nodesOf(library, causes, links, circumstances),
+    findingIds: [...links.keys()],
   };
 }
 

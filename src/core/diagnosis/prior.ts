@@ -1,5 +1,5 @@
 import type { Cause } from '../knowledge/schema/cause.ts';
-import { sum } from '../maths.ts';
+import { sum, tabulate } from '../maths.ts';
 
 /** Prior shares of the kinds of hypothesis; our own estimates, near "about one question in five is no problem". */
 const PRIOR_SHARES = { nothingWrong: 0.08, notInLibrary: 0.04, pairs: 0.14 } as const;
@@ -17,6 +17,10 @@ export interface Pairs {
   readonly second: Int32Array;
   /** Weight of each pair besides those of its members: 1, or more where one invites the other. */
   readonly link: Float64Array;
+  /** Where the pairs stand of which one invites the other. */
+  readonly linked: Int32Array;
+  /** Every pair of the causes is weighed, not only linked ones. */
+  readonly all: boolean;
   /** Where the pair of two positions stands; -1 when it is not weighed. */
   readonly indexOf: (i: number, j: number) => number;
 }
@@ -37,8 +41,9 @@ function allPairs(causes: readonly Cause[]): Pairs {
     }
   }
   const link = new Float64Array(pairs).fill(1);
-  for (const [i, j] of linkedPairs(causes)) link[indexOf(i, j)] = LINKED_PAIR_FACTOR;
-  return { first, second, link, indexOf };
+  const linked = Int32Array.from(linkedPairs(causes), ([i, j]) => indexOf(i, j));
+  for (const k of linked) link[k] = LINKED_PAIR_FACTOR;
+  return { first, second, link, linked, all: true, indexOf };
 }
 
 /** Pairs of positions of which one cause invites the other, the lower position first; none twice. */
@@ -62,6 +67,8 @@ function onlyLinkedPairs(causes: readonly Cause[]): Pairs {
     first: Int32Array.from(linked, ([i]) => i),
     second: Int32Array.from(linked, ([, j]) => j),
     link: new Float64Array(linked.length).fill(LINKED_PAIR_FACTOR),
+    linked: Int32Array.from(linked.keys()),
+    all: false,
     indexOf: (a, b) => places.get(Math.min(a, b) * causes.length + Math.max(a, b)) ?? -1,
   };
 }
@@ -78,17 +85,64 @@ export interface HostPrior {
   readonly at: (hypothesis: number) => number;
   /** Adds the prior of every hypothesis, times a share, to an array. */
   readonly addTo: (mixed: Float64Array, share: number) => void;
+  /** Adds the prior of all pairs that a cause is in, times a share, to an array by cause position. */
+  readonly addPairsTo: (byCause: Float64Array, share: number) => void;
   /** Mean of a value of each hypothesis under this prior. */
   readonly mean: (values: Float64Array) => number;
 }
 
+/** Sum over the pairs of the products of their weights, for each cause; with all pairs it needs no walk through them. */
+function pairSums(
+  weights: Float64Array,
+  { first, second, link, linked, all }: Pairs,
+): Float64Array {
+  const total = all ? sum(weights) : 0;
+  const sums = tabulate(weights.length, (i) => {
+    const own = weights[i] ?? 0;
+    return all ? own * (total - own) : 0;
+  });
+  for (const k of linked) {
+    const [i, j] = [first[k] ?? 0, second[k] ?? 0];
+    const more = (weights[i] ?? 0) * (weights[j] ?? 0) * ((link[k] ?? 1) - (all ? 1 : 0));
+    sums[i] = (sums[i] ?? 0) + more;
+    sums[j] = (sums[j] ?? 0) + more;
+  }
+  return sums;
+}
+
+/** Adds `scale` times the product of each pair's weights to an array from `start` on. */
+function addPairProducts(
+  weights: Float64Array,
+  { first, second, link }: Pairs,
+  scale: number,
+  to: Float64Array,
+  start: number,
+): void {
+  for (let k = 0; k < first.length; k++) {
+    const own = (weights[first[k] ?? 0] ?? 0) * (weights[second[k] ?? 0] ?? 0);
+    to[start + k] = (to[start + k] ?? 0) + scale * own * (link[k] ?? 1);
+  }
+}
+
+/** Sum over the pairs of the product of their weights and a value. */
+function sumOfPairs(
+  weights: Float64Array,
+  { first, second, link }: Pairs,
+  values: Float64Array,
+  start: number,
+): number {
+  let total = 0;
+  for (let k = 0; k < first.length; k++) {
+    const own = (weights[first[k] ?? 0] ?? 0) * (weights[second[k] ?? 0] ?? 0);
+    total += own * (link[k] ?? 1) * (values[start + k] ?? 0);
+  }
+  return total;
+}
+
 /** Prior over nothing wrong, not in the library, singles and pairs, from the weights of a host's causes. */
-export function priorOfHost(weights: readonly number[], pairs: Pairs): HostPrior {
-  const { first, second, link } = pairs;
-  const products = new Float64Array(first.length);
-  for (let k = 0; k < products.length; k++)
-    products[k] = (weights[first[k] ?? 0] ?? 0) * (weights[second[k] ?? 0] ?? 0) * (link[k] ?? 1);
-  const pairTotal = sum(products);
+export function priorOfHost(weights: Float64Array, pairs: Pairs): HostPrior {
+  const sums = pairSums(weights, pairs);
+  const pairTotal = sum(sums) / 2;
   const singleTotal = sum(weights);
   const { nothingWrong, notInLibrary } = PRIOR_SHARES;
   const pairShare = pairTotal > 0 ? PRIOR_SHARES.pairs : 0;
@@ -97,26 +151,38 @@ export function priorOfHost(weights: readonly number[], pairs: Pairs): HostPrior
   const perSingle = singleTotal > 0 ? singleShare / singleTotal / whole : 0;
   const perPair = pairTotal > 0 ? pairShare / pairTotal / whole : 0;
   const firstPair = 2 + weights.length;
-  const at = (hypothesis: number): number => {
-    if (hypothesis === 0) return nothingWrong / whole;
-    if (hypothesis === 1) return notInLibrary / whole;
-    return hypothesis < firstPair
-      ? perSingle * (weights[hypothesis - 2] ?? 0)
-      : perPair * (products[hypothesis - firstPair] ?? 0);
+  const add = (to: Float64Array, at: number, more: number): void => {
+    to[at] = (to[at] ?? 0) + more;
   };
+  const productOf = (k: number): number =>
+    (weights[pairs.first[k] ?? 0] ?? 0) *
+    (weights[pairs.second[k] ?? 0] ?? 0) *
+    (pairs.link[k] ?? 1);
   return {
-    at,
+    at: (hypothesis) => {
+      if (hypothesis === 0) return nothingWrong / whole;
+      if (hypothesis === 1) return notInLibrary / whole;
+      return hypothesis < firstPair
+        ? perSingle * (weights[hypothesis - 2] ?? 0)
+        : perPair * productOf(hypothesis - firstPair);
+    },
     addTo: (mixed, share) => {
-      for (let h = 0; h < mixed.length; h++) mixed[h] = (mixed[h] ?? 0) + share * at(h);
+      add(mixed, 0, (share * nothingWrong) / whole);
+      add(mixed, 1, (share * notInLibrary) / whole);
+      weights.forEach((weight, i) => add(mixed, i + 2, share * perSingle * weight));
+      addPairProducts(weights, pairs, share * perPair, mixed, firstPair);
+    },
+    addPairsTo: (byCause, share) => {
+      sums.forEach((one, i) => add(byCause, i, share * perPair * one));
     },
     mean: (values) => {
-      let [ofSingles, ofPairs] = [0, 0];
+      let ofSingles = 0;
       for (let i = 0; i < weights.length; i++)
         ofSingles += (weights[i] ?? 0) * (values[i + 2] ?? 0);
-      for (let k = 0; k < products.length; k++)
-        ofPairs += (products[k] ?? 0) * (values[firstPair + k] ?? 0);
-      const ofRest = at(0) * (values[0] ?? 0) + at(1) * (values[1] ?? 0);
-      return ofRest + perSingle * ofSingles + perPair * ofPairs;
+      const ofRest = (nothingWrong * (values[0] ?? 0) + notInLibrary * (values[1] ?? 0)) / whole;
+      return (
+        ofRest + perSingle * ofSingles + perPair * sumOfPairs(weights, pairs, values, firstPair)
+      );
     },
   };
 }

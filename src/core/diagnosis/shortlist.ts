@@ -24,8 +24,8 @@ export interface Shortlist {
   /** For each hypothesis its causes by position in the network, {@link NONE} for none. */
   readonly first: Int32Array;
   readonly second: Int32Array;
-  /** Some hypothesis of the list holds the cause. */
-  readonly holds: (cause: number) => boolean;
+  /** Positions of the causes that some hypothesis of the list holds. */
+  readonly held: ReadonlySet<number>;
 }
 
 /** P(finding | hypothesis) for each of the list, by noisy-OR. */
@@ -78,6 +78,6 @@ export function shortlist(network: Network, { hypotheses }: Posterior): Shortlis
     entropy: entropyNats(probabilities),
     first: Int32Array.from(members, ([one]) => one ?? NONE),
     second: Int32Array.from(members, ([, two]) => two ?? NONE),
-    holds: (cause) => held.has(cause),
+    held,
   };
 }

@@ -1,12 +1,14 @@
 import type { Place } from '../knowledge/schema/place.ts';
 import type { WindowRule } from '../knowledge/schema/window.ts';
-import { type Day, indexOfDay } from './calendar.ts';
-import { dailyNormals, normalsAt, type Coordinates, type DailyNormals } from './climate.ts';
+import { addDays, civil, DAYS_IN_YEAR, indexOfDay, type Day } from './calendar.ts';
+import { climateAt, dailyNormals, type Coordinates, type DailyNormals } from './climate.ts';
 import { buildSeasonYear, type SeasonYear } from './seasonYear.ts';
+import { firstOfGardeningYear, withDays, yearOfWeather } from './thisYear.ts';
+import type { WeatherDay } from './weather.ts';
 import {
   positionsOf,
   windowState,
-  type Positions,
+  type Placed,
   type WindowContext,
   type WindowState,
 } from './windows.ts';
@@ -14,13 +16,16 @@ import {
 /** Id of the reference place of calendar windows that name none: the mid-latitude continental one. */
 export const DEFAULT_REFERENCE = 'columbus';
 
-/** The gardening year of one point on the globe; answers when windows are open there. */
+/**
+ * The gardening year of one point on the globe; answers when windows are open there. With observed weather the dates of
+ * that year follow it, and those of other years the normals.
+ */
 export interface Almanac {
   readonly at: Coordinates;
   readonly year: SeasonYear;
   readonly daily: DailyNormals;
-  /** How a window stands on a day. */
-  readonly state: (rule: WindowRule, today: Day) => WindowState;
+  /** How a window stands on a day; `bloom` is when the plant in question flowers, where that is known. */
+  readonly state: (rule: WindowRule, today: Day, bloom?: WindowRule | null) => WindowState;
   /** Days from `today` to the nearest day of the window: 0 inside; at most 183; null when never. */
   readonly daysOutside: (rule: WindowRule, today: Day) => number | null;
   /** Normal minimum and maximum of a day, Celsius. */
@@ -43,27 +48,67 @@ export function referenceYears(places: readonly Place[]): WindowContext['referen
 }
 
 /** Makes almanacs for points, keeping those of the reference places. */
-export function createAlmanacs(places: readonly Place[]): (at: Coordinates) => Almanac {
+export function createAlmanacs(
+  places: readonly Place[],
+): (at: Coordinates, observed?: readonly WeatherDay[]) => Almanac {
   const reference = referenceYears(places);
-  return (at) => almanacAt(places, at, reference);
+  return (at, observed = []) => almanacAt(places, at, observed, reference);
 }
+
+/** The gardening year that the last observed day belongs to, with the civil year of its warm half. */
+interface KnownYear {
+  readonly year: number;
+  readonly weather: SeasonYear;
+}
+
+function knownYear(
+  daily: DailyNormals,
+  usual: SeasonYear,
+  observed: readonly WeatherDay[],
+  south: boolean,
+): KnownYear | null {
+  const last = observed.at(-1);
+  if (!last) return null;
+  const first = firstOfGardeningYear(last.day, south);
+  const weather = yearOfWeather(withDays(daily, first, observed), usual, south);
+  return { year: civil(addDays(first, DAYS_IN_YEAR - 1)).year, weather };
+}
+
+/** Mean nights tell when frost ends, not those of one year. */
+const byMeanNights = (rule: WindowRule): boolean =>
+  rule.kind === 'season' && rule.season === 'frost-free';
 
 function almanacAt(
   places: readonly Place[],
   at: Coordinates,
+  observed: readonly WeatherDay[],
   reference: WindowContext['reference'],
 ): Almanac {
-  const daily = dailyNormals(normalsAt(places, at));
+  const daily = climateAt(places, at);
   const year = buildSeasonYear(daily, at.lat < 0);
-  const context: WindowContext = { here: year, reference };
-  const known = new Map<WindowRule, Positions | 'always' | 'never'>();
-  const positions = (rule: WindowRule): Positions | 'always' | 'never' => {
-    const found = known.get(rule) ?? positionsOf(rule, context);
-    known.set(rule, found);
-    return found;
+  const now = knownYear(daily, year, observed, at.lat < 0);
+  const placer = (here: SeasonYear, bloom: WindowRule | null) => {
+    const kept = new Map<WindowRule, Placed>();
+    return (rule: WindowRule): Placed => {
+      const found = kept.get(rule) ?? positionsOf(rule, { here, reference, bloom });
+      kept.set(rule, found);
+      return found;
+    };
   };
-  const state = (rule: WindowRule, today: Day): WindowState =>
-    windowState(positions(rule), year, today);
+  const placing = (bloom: WindowRule | null) => ({
+    usual: placer(year, bloom),
+    known: now === null ? null : placer(now.weather, bloom),
+  });
+  const placers = new Map<WindowRule | null, ReturnType<typeof placing>>();
+  const state: Almanac['state'] = (rule, today, bloom = null) => {
+    // Only windows that hang on the plant differ from plant to plant.
+    const key = rule.kind === 'plant' ? bloom : null;
+    const { usual, known } = placers.get(key) ?? placing(key);
+    if (!placers.has(key)) placers.set(key, { usual, known });
+    const own =
+      now && known && !byMeanNights(rule) ? { year: now.year, positions: known(rule) } : null;
+    return windowState(usual(rule), year, today, own);
+  };
   return {
     at,
     year,

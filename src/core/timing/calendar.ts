@@ -91,9 +91,14 @@ const MONTH_NAMES = [
   'December',
 ] as const;
 
+/** `19 May`, of any year. */
+export function monthDayInWords({ month, day }: { month: number; day: number }): string {
+  return `${day} ${MONTH_NAMES[month - 1] ?? ''}`;
+}
+
 /** A day in words, `19 May`, with the year when it differs from that of `relativeTo`. */
 export function dayInWords(day: Day, relativeTo: Day): string {
   const { year, month, dayOfMonth } = civil(day);
-  const words = `${dayOfMonth} ${MONTH_NAMES[month - 1] ?? ''}`;
+  const words = monthDayInWords({ month, day: dayOfMonth });
   return year === civil(relativeTo).year ? words : `${words} ${year}`;
 }

@@ -50,4 +50,12 @@ describe('normalsAt', () => {
     expect(north.maxCelsius[6]).toBeCloseTo(30 - 5 * 0.7, 6);
     expect(normalsAt([place], { lat: -40, lon: -83 }).maxCelsius[0]).toBeCloseTo(30, 6);
   });
+
+  // ISO 2533 (1975): the standard atmosphere loses 6.5 C in each kilometre.
+  it('is cooler the higher it lies, and minds no height that is not given', () => {
+    const at = (height?: number) =>
+      normalsAt([place], { lat: 40, lon: -83, height }).minCelsius[3] ?? NaN;
+    expect(at(place.elevationMetres + 1000)).toBeCloseTo(at() - 6.5, 9);
+    expect(at(place.elevationMetres)).toBeCloseTo(at(), 9);
+  });
 });

@@ -1,4 +1,3 @@
-import { sum } from '../maths.ts';
 import type { Place } from '../knowledge/schema/place.ts';
 import { DAYS_IN_YEAR, monthSpan } from './calendar.ts';
 
@@ -6,6 +5,8 @@ import { DAYS_IN_YEAR, monthSpan } from './calendar.ts';
 export interface Coordinates {
   readonly lat: number;
   readonly lon: number;
+  /** Metres above the sea; left out where it is not known, and then not minded. */
+  readonly height?: number | undefined;
 }
 
 /** Monthly means of a place, January first: Celsius and millimetres. */
@@ -15,10 +16,30 @@ export interface MonthlyNormals {
   readonly rainMillimetres: readonly number[];
 }
 
-/** Daily mean minimum and maximum in Celsius, 365 values from 1 January. */
+/** Daily mean minimum and maximum in Celsius and their spread, 365 values from 1 January. */
 export interface DailyNormals {
   readonly minCelsius: Float64Array;
   readonly maxCelsius: Float64Array;
+  /**
+   * Standard deviation of a day's departure from its mean over the years; 0 on a day whose weather is known. Heat is added
+   * up over it, for a cold spring has warm days.
+   */
+  readonly spreadCelsius: Float64Array;
+}
+
+/** Standard deviation of departures in midwinter and midsummer, Celsius: our own estimate for mid-latitudes. */
+const SPREAD = { winter: 4.5, summer: 2.8 } as const;
+
+/** Spread of departures on each day of the year: most in the coldest weeks, least in the warmest. */
+export function spreadThrough(minCelsius: Float64Array, maxCelsius: Float64Array): Float64Array {
+  const means = minCelsius.map((low, i) => (low + (maxCelsius[i] ?? 0)) / 2);
+  const coldest = means.reduce((a, b) => Math.min(a, b), Infinity);
+  const range = means.reduce((a, b) => Math.max(a, b), -Infinity) - coldest;
+  return means.map(
+    (mean) =>
+      SPREAD.winter +
+      (SPREAD.summer - SPREAD.winter) * (range === 0 ? 1 : (mean - coldest) / range),
+  );
 }
 
 const EARTH_RADIUS_KM = 6371;
@@ -37,13 +58,16 @@ export function distanceKm(a: Coordinates, b: Coordinates): number {
 const CELSIUS_PER_DEGREE_LATITUDE = 0.7;
 const PLACES_BLENDED = 3;
 
-/** Moves a place's temperatures to another latitude; the correction is capped at 8 degrees of latitude. */
+/** Fall of temperature with height, Celsius per metre (ISO 2533, Standard Atmosphere, 1975). */
+const CELSIUS_PER_METRE = 0.0065;
+
+/** Moves a place's temperatures to another latitude, at most 8 degrees away, and to another height. */
 function shiftCelsius(place: Place, to: Coordinates): number {
   const poleward = Math.abs(to.lat) - Math.abs(place.latitude);
   const capped = Math.max(-8, Math.min(8, poleward));
-  return Math.min(Math.abs(to.lat), Math.abs(place.latitude)) < 15
-    ? 0
-    : -capped * CELSIUS_PER_DEGREE_LATITUDE;
+  const tropical = Math.min(Math.abs(to.lat), Math.abs(place.latitude)) < 15;
+  const higher = (to.height ?? place.elevationMetres) - place.elevationMetres;
+  return -higher * CELSIUS_PER_METRE - (tropical ? 0 : capped * CELSIUS_PER_DEGREE_LATITUDE);
 }
 
 /** Reference places on the wrong side of the equator have their months turned by half a year. */
@@ -54,7 +78,7 @@ function monthsFor(values: readonly number[], place: Place, to: Coordinates): re
 
 /**
  * Normals at any point: the three nearest reference places, weighted by the inverse square of distance
- * and corrected for latitude. `places` must not be empty.
+ * and corrected for latitude and, where it is known, height. `places` must not be empty.
  */
 export function normalsAt(places: readonly Place[], at: Coordinates): MonthlyNormals {
   const near = places
@@ -76,9 +100,6 @@ export function normalsAt(places: readonly Place[], at: Coordinates): MonthlyNor
     rainMillimetres: blend((place) => place.rainMillimetres, false),
   };
 }
-
-/** Rounds of correction; after 40 the monthly means are kept to better than 0.001 C on real normals. */
-const MEAN_KEEPING_ROUNDS = 40;
 
 /** Between which mid-months a day lies, and how far towards the second. */
 interface Between {
@@ -111,27 +132,62 @@ function interpolate(knots: readonly number[]): Float64Array {
   return daily;
 }
 
-/** Daily course through twelve monthly means that keeps those means: straight lines between corrected mid-month knots. */
-export function dailyFromMonthly(monthly: readonly number[]): Float64Array {
-  const knots = [...monthly];
-  let daily = interpolate(knots);
-  for (let round = 0; round < MEAN_KEEPING_ROUNDS; round++) {
-    monthly.forEach((wanted, month) => {
-      const { first, last } = monthSpan(month + 1);
-      const mean = sum(daily.subarray(first, last + 1)) / (last + 1 - first);
-      knots[month] = (knots[month] ?? 0) + (wanted - mean);
+const MONTHS = 12;
+
+/** Solves a small square system in place by elimination with row exchange; the matrix must have an inverse. */
+function solve(matrix: number[][], right: number[][]): number[][] {
+  matrix.forEach((_, column) => {
+    const rows = matrix.slice(column).map((row) => Math.abs(row[column] ?? 0));
+    const pivot = column + rows.indexOf(Math.max(...rows));
+    for (const one of [matrix, right])
+      [one[column], one[pivot]] = [one[pivot] ?? [], one[column] ?? []];
+    const lead = matrix[column]?.[column] ?? 1;
+    for (const one of [matrix, right]) one[column] = (one[column] ?? []).map((v) => v / lead);
+    matrix.forEach((row, other) => {
+      const factor = other === column ? 0 : (row[column] ?? 0);
+      if (factor === 0) return;
+      for (const one of [matrix, right])
+        one[other] = (one[other] ?? []).map((v, k) => v - factor * (one[column]?.[k] ?? 0));
     });
-    daily = interpolate(knots);
-  }
-  return daily;
+  });
+  return right;
+}
+
+/**
+ * Turns monthly means into the mid-month knots whose straight lines have those means. The mean of a month is a sum
+ * of three knots with fixed shares, so the knots are one matrix times the means.
+ */
+const KNOTS_FROM_MEANS: readonly (readonly number[])[] = (() => {
+  const unit = (k: number): number[] => Array.from({ length: MONTHS }, (_, i) => (i === k ? 1 : 0));
+  const shares = Array.from({ length: MONTHS }, (_, month) => {
+    const { first, last } = monthSpan(month + 1);
+    const row = new Array<number>(MONTHS).fill(0);
+    for (const { left, right, share } of BETWEEN.slice(first, last + 1)) {
+      row[left] = (row[left] ?? 0) + (1 - share) / (last + 1 - first);
+      row[right] = (row[right] ?? 0) + share / (last + 1 - first);
+    }
+    return row;
+  });
+  return solve(
+    shares,
+    Array.from({ length: MONTHS }, (_, k) => unit(k)),
+  );
+})();
+
+/** Daily course through twelve monthly means that keeps those means: straight lines between mid-month knots. */
+export function dailyFromMonthly(monthly: readonly number[]): Float64Array {
+  return interpolate(
+    KNOTS_FROM_MEANS.map((row) =>
+      row.reduce((knot, share, k) => knot + share * (monthly[k] ?? 0), 0),
+    ),
+  );
 }
 
 /** Daily normals of a place from its monthly normals. */
 export function dailyNormals(monthly: MonthlyNormals): DailyNormals {
-  return {
-    minCelsius: dailyFromMonthly(monthly.minCelsius),
-    maxCelsius: dailyFromMonthly(monthly.maxCelsius),
-  };
+  const minCelsius = dailyFromMonthly(monthly.minCelsius);
+  const maxCelsius = dailyFromMonthly(monthly.maxCelsius);
+  return { minCelsius, maxCelsius, spreadCelsius: spreadThrough(minCelsius, maxCelsius) };
 }
 
 /** Normals of a place with the rain of its months. */

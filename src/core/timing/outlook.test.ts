@@ -11,11 +11,13 @@ const request: OutlookRequest = {
   at: { lat: 44.6, lon: -67.9 },
   today,
   observed: [],
+  simulated: false,
   rules: [
     { kind: 'degree-days', baseCelsius: 10, from: 20, to: 60 },
     { kind: 'degree-days', baseCelsius: 10, from: 600, to: 700 },
     { kind: 'any' },
   ],
+  bloom: null,
   baseCelsius: 10,
 };
 const outlook = outlookFor(request);
@@ -46,7 +48,13 @@ it('tells the next ten days, less surely the further they are', () => {
 });
 
 it('goes on from the last observed day', () => {
-  const hot = { day: addDays(today, -1), minCelsius: 24, maxCelsius: 38, rainMillimetres: 0 };
+  const hot = {
+    day: addDays(today, -1),
+    minCelsius: 24,
+    maxCelsius: 38,
+    rainMillimetres: 0,
+    windKmh: null,
+  };
   const after = outlookFor({ ...request, observed: [hot] });
   expect(after.coming[0]?.maxCelsius).toBeGreaterThan((outlook.coming[0]?.maxCelsius ?? 0) + 4);
 });

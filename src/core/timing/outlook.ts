@@ -2,18 +2,30 @@ import type { Place } from '../knowledge/schema/place.ts';
 import type { WindowRule } from '../knowledge/schema/window.ts';
 import { referenceYears } from './almanac.ts';
 import { addDays, type Day } from './calendar.ts';
-import { climateAt, type Coordinates } from './climate.ts';
+import { climateAt, type ClimateNormals, type Coordinates } from './climate.ts';
 import { accumulate, buildSeasonYear } from './seasonYear.ts';
 import { simulateWeather, startAfter, type WeatherDay } from './weather.ts';
 import { bandsOf, lookAhead, type BandedSpan, type YearAhead } from './yearAhead.ts';
 
-/** What a season is worked out from. */
-export interface OutlookRequest {
-  readonly places: readonly Place[];
-  readonly at: Coordinates;
+/** How the next days are told. */
+export interface ForecastRequest {
   readonly today: Day;
   readonly observed: readonly WeatherDay[];
+  /** The station is a simulated one: then one of its futures stands in for a forecast. Else only the odds are told. */
+  readonly simulated: boolean;
+}
+
+/** Where and when dates are wanted, and the weather so far. */
+export interface DatesRequest extends ForecastRequest {
+  readonly places: readonly Place[];
+  readonly at: Coordinates;
+}
+
+/** What a season is worked out from. */
+export interface OutlookRequest extends DatesRequest {
   readonly rules: readonly WindowRule[];
+  /** When the plant of windows that hang on it flowers; null where that is not known. */
+  readonly bloom: WindowRule | null;
   /** Base of the heat that is drawn, Celsius. */
   readonly baseCelsius: number;
 }
@@ -36,6 +48,8 @@ export interface ComingDay {
   readonly plusMinus: number;
   /** Chance of a wet day, 0 to 1. */
   readonly rain: number;
+  /** Likely strongest wind, km/h; null where the station does not measure it. */
+  readonly windKmh: number | null;
 }
 
 /** The season ahead. `bands` stand in the order of the rules; null where a rule has no dates here. */
@@ -76,6 +90,48 @@ function heatOf(
   return points;
 }
 
+/** Days after which a forecast knows a third as much as on the first: our own estimate. */
+const SKILL_DAYS = 5;
+
+/**
+ * The next ten days. Odds come from forty runs of weather that go on from the last observed day. For a simulated station
+ * a run of its own is told, drawn towards the odds the further ahead it lies.
+ */
+export function comingDays(
+  normals: ClimateNormals,
+  { today, observed, simulated }: ForecastRequest,
+): readonly ComingDay[] {
+  const past = observed.filter(({ day }) => day < today);
+  const start = startAfter(past, normals);
+  const run = (k: number): readonly WeatherDay[] =>
+    simulateWeather(normals, today, COMING_DAYS, FORECAST_SEED + k, start);
+  const runs = Array.from({ length: FORECAST_RUNS }, (_, k) => run(k + 1));
+  const told = simulated ? run(0) : [];
+  const windKnown = simulated || past.some(({ windKmh }) => windKmh !== null);
+  return Array.from({ length: COMING_DAYS }, (_, i): ComingDay => {
+    const days = runs.flatMap((one) => one[i] ?? []);
+    const one = told[i];
+    const skill = one ? Math.exp(-i / SKILL_DAYS) : 0;
+    const blend = (pick: (day: WeatherDay) => number): number => {
+      const odds = at(ordered(days.map(pick)), 0.5);
+      return one ? skill * pick(one) + (1 - skill) * odds : odds;
+    };
+    const high = ordered(days.map(({ maxCelsius }) => maxCelsius));
+    const wet = (day: WeatherDay): boolean => day.rainMillimetres > 0;
+    const odds = days.filter(wet).length / days.length;
+    return {
+      day: addDays(today, i),
+      minCelsius: blend(({ minCelsius }) => minCelsius),
+      maxCelsius: blend(({ maxCelsius }) => maxCelsius),
+      plusMinus: ((at(high, 0.9) - at(high, 0.1)) / 2) * Math.sqrt(1 - skill ** 2 * KNOWN_AT_BEST),
+      rain: skill * (one && wet(one) ? 1 : 0) + (1 - skill) * odds,
+      windKmh: windKnown ? blend(({ windKmh }) => windKmh ?? 0) : null,
+    };
+  });
+}
+/** Share of the variance that a forecast for today still explains: our own estimate. */
+const KNOWN_AT_BEST = 0.9;
+
 /** Works the season out: bands of all rules, the heat curve, and the next ten days. Deterministic. */
 export function outlookFor(request: OutlookRequest): Outlook {
   const { places, at: where, today, observed, rules, baseCelsius } = request;
@@ -84,26 +140,9 @@ export function outlookFor(request: OutlookRequest): Outlook {
   const ahead = lookAhead(normals, today, observed, south);
   const reference = referenceYears(places);
   const usual = accumulate(buildSeasonYear(normals, south), baseCelsius);
-  const start = startAfter(
-    observed.filter(({ day }) => day < today),
-    normals,
-  );
-  const runs = Array.from({ length: FORECAST_RUNS }, (_, k) =>
-    simulateWeather(normals, today, COMING_DAYS, FORECAST_SEED + k, start),
-  );
-  const coming = Array.from({ length: COMING_DAYS }, (_, i): ComingDay => {
-    const days = runs.flatMap((run) => run[i] ?? []);
-    const high = ordered(days.map(({ maxCelsius }) => maxCelsius));
-    return {
-      day: addDays(today, i),
-      minCelsius: at(ordered(days.map(({ minCelsius }) => minCelsius)), 0.5),
-      maxCelsius: at(high, 0.5),
-      plusMinus: (at(high, 0.9) - at(high, 0.1)) / 2,
-      rain: days.filter(({ rainMillimetres }) => rainMillimetres > 0).length / days.length,
-    };
-  });
+  const coming = comingDays(normals, request);
   return {
-    bands: rules.map((rule) => bandsOf(rule, ahead, reference)),
+    bands: rules.map((rule) => bandsOf(rule, ahead, reference, request.bloom)),
     heat: heatOf(ahead, usual, baseCelsius),
     coming,
   };

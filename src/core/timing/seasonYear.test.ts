@@ -47,6 +47,27 @@ it('knows a climate without winter', () => {
   expect(north.winterless).toBe(false);
 });
 
+it('has a wet season where there is no winter but a dry one, on either side of the equator', () => {
+  const monsoon = (rain: readonly number[], south: boolean) =>
+    buildSeasonYear(
+      {
+        ...dailyNormals({
+          minCelsius: Array.from({ length: 12 }, () => 22),
+          maxCelsius: Array.from({ length: 12 }, () => 31),
+          rainMillimetres: [],
+        }),
+        rainMillimetres: rain,
+      },
+      south,
+    );
+  const juneToOctober = [0, 0, 0, 5, 20, 500, 800, 500, 300, 80, 10, 0];
+  expect(monsoon(juneToOctober, false).wet).toEqual({ from: 151, to: 302 });
+  const novemberToMarch = [300, 250, 150, 40, 5, 0, 0, 0, 10, 40, 100, 200];
+  expect(monsoon(novemberToMarch, true).wet?.from).toBe(304 - 181);
+  expect(monsoon([...juneToOctober].fill(200), false).wet).toBeNull();
+  expect(monsoon([...juneToOctober].fill(10), false).wet).toBeNull();
+});
+
 it('adds heat up without ever losing any, and finds when a sum is reached', () => {
   const totals = accumulate(north, 10);
   totals.forEach((total, day) => expect(total).toBeGreaterThanOrEqual(totals[day - 1] ?? 0));

@@ -1,4 +1,5 @@
-import { DAYS_IN_YEAR } from './calendar.ts';
+import { tabulate } from '../maths.ts';
+import { DAYS_IN_YEAR, monthSpan } from './calendar.ts';
 import type { DailyNormals } from './climate.ts';
 import { degreeDaysSingleSine } from './degreeDays.ts';
 
@@ -11,8 +12,12 @@ export interface SeasonYear {
   readonly januaryFirst: number;
   readonly minCelsius: Float64Array;
   readonly maxCelsius: Float64Array;
+  /** See {@link DailyNormals}. */
+  readonly spreadCelsius: Float64Array;
   /** Nothing in the year is cold enough to stop growth. */
   readonly winterless: boolean;
+  /** Where there is no winter but a dry season: first and last position of the wet one, which may run into the next year. */
+  readonly wet: { readonly from: number; readonly to: number } | null;
   /** Warmest position of the smoothed year. */
   readonly peak: number;
   /** Growth starts in spring and ends in autumn; the whole year where winterless. */
@@ -23,15 +28,12 @@ export interface SeasonYear {
 const SOUTH_SHIFT = 181;
 /** Coldest daily mean at or above which a place has no season of rest, in Celsius (tropical group A of Köppen and Geiger: 18 C). */
 const WINTERLESS_CELSIUS = 18;
-/** Heat above 5 C after which buds of most garden plants open: our own estimate. */
-const GROWTH_START_DEGREE_DAYS = 60;
+/** Expected heat above 5 C after which buds of most garden plants open: our own estimate. */
+const GROWTH_START_DEGREE_DAYS = 100;
 const GROWTH_END_CELSIUS = 7;
 
 function rotate(values: Float64Array, by: number): Float64Array {
-  return Float64Array.from(
-    { length: values.length },
-    (_, i) => values[(i + by) % values.length] ?? 0,
-  );
+  return tabulate(values.length, (i) => values[(i + by) % values.length] ?? 0);
 }
 
 /** Mean temperature at a position. */
@@ -41,7 +43,25 @@ export function meanAt(year: SeasonYear, position: number): number {
 
 const heatOf = new WeakMap<SeasonYear, Map<number, Float64Array>>();
 
-/** Running total of degree-days at the end of each day, single sine, no upper limit; kept with the year. */
+/** Gauss and Hermite's three points of a normal distribution: departures in standard deviations, and weights. */
+const OUTER = Math.sqrt(3);
+const OUTER_WEIGHT = 1 / 6;
+
+/** Expected degree-days of a day over its spread: the mean of the heat, which is more than the heat of the mean. */
+function expectedHeat(min: number, max: number, spread: number, baseCelsius: number): number {
+  const middle = degreeDaysSingleSine(min, max, baseCelsius);
+  if (spread === 0) return middle;
+  const off = OUTER * spread;
+  const outer =
+    degreeDaysSingleSine(min - off, max - off, baseCelsius) +
+    degreeDaysSingleSine(min + off, max + off, baseCelsius);
+  return OUTER_WEIGHT * outer + (1 - 2 * OUTER_WEIGHT) * middle;
+}
+
+/**
+ * Running total of expected degree-days at the end of each day, single sine, no upper limit; kept with the year. Days of
+ * known weather count as they were.
+ */
 export function accumulate(year: SeasonYear, baseCelsius: number): Float64Array {
   const kept = heatOf.get(year) ?? new Map<number, Float64Array>();
   heatOf.set(year, kept);
@@ -50,17 +70,24 @@ export function accumulate(year: SeasonYear, baseCelsius: number): Float64Array 
   const totals = new Float64Array(DAYS_IN_YEAR);
   let total = 0;
   for (let i = 0; i < DAYS_IN_YEAR; i++) {
-    total += degreeDaysSingleSine(year.minCelsius[i] ?? 0, year.maxCelsius[i] ?? 0, baseCelsius);
+    const [min, max] = [year.minCelsius[i] ?? 0, year.maxCelsius[i] ?? 0];
+    total += expectedHeat(min, max, year.spreadCelsius[i] ?? 0, baseCelsius);
     totals[i] = total;
   }
   kept.set(baseCelsius, totals);
   return totals;
 }
 
-/** First position whose running total reaches `wanted`; null when the year never does. */
+/** First position whose running total, which never falls, reaches `wanted`; null when the year never does. */
 export function reachedAt(totals: Float64Array, wanted: number): number | null {
-  const position = totals.findIndex((total) => total >= wanted);
-  return position === -1 ? null : position;
+  if ((totals[totals.length - 1] ?? 0) < wanted) return null;
+  let [low, high] = [0, totals.length - 1];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((totals[middle] ?? 0) >= wanted) high = middle;
+    else low = middle + 1;
+  }
+  return low;
 }
 
 function warmestPosition(year: SeasonYear): number {
@@ -74,21 +101,52 @@ function coolAfter(year: SeasonYear, from: number): number {
   return DAYS_IN_YEAR - 1;
 }
 
-/** Builds the gardening year from daily normals; `south` turns it by half a year. */
-export function buildSeasonYear(daily: DailyNormals, south: boolean): SeasonYear {
+/** Rain of a month below which it is dry in the tropics, millimetres (Köppen and Geiger: 60 mm). */
+const DRY_MONTH_MILLIMETRES = 60;
+const MONTHS = 12;
+
+/** The longest run of months that are not dry, by the middle of the year before it; null where no month or all are dry. */
+function wetSeason(rain: readonly number[] | undefined, shift: number): SeasonYear['wet'] {
+  const isWet = (month: number): boolean =>
+    (rain?.[(month + MONTHS) % MONTHS] ?? 0) >= DRY_MONTH_MILLIMETRES;
+  const months = Array.from({ length: MONTHS }, (_, month) => month);
+  if (!rain || months.every(isWet) || !months.some(isWet)) return null;
+  const runs = months
+    .filter((month) => isWet(month) && !isWet(month - 1))
+    .map((first) => {
+      let length = 1;
+      while (isWet(first + length)) length++;
+      return { first, length };
+    });
+  const { first, length } = runs.reduce((a, b) => (b.length > a.length ? b : a));
+  const from = (monthSpan(first + 1).first - shift + DAYS_IN_YEAR) % DAYS_IN_YEAR;
+  return { from, to: from + Math.round((length * DAYS_IN_YEAR) / MONTHS) - 1 };
+}
+
+/**
+ * Builds the gardening year from daily normals; `south` turns it by half a year. With the rain of the months, January
+ * first, a place without winter gets its wet season.
+ */
+export function buildSeasonYear(
+  daily: DailyNormals & { readonly rainMillimetres?: readonly number[] },
+  south: boolean,
+): SeasonYear {
   const shift = south ? SOUTH_SHIFT : 0;
   const bare: SeasonYear = {
     januaryFirst: south ? DAYS_IN_YEAR - SOUTH_SHIFT : 0,
     minCelsius: rotate(daily.minCelsius, shift),
     maxCelsius: rotate(daily.maxCelsius, shift),
+    spreadCelsius: rotate(daily.spreadCelsius, shift),
     winterless: false,
+    wet: null,
     peak: 0,
     growthStart: 0,
     growthEnd: DAYS_IN_YEAR - 1,
   };
   const coldest = bare.minCelsius.reduce((low, _, i) => Math.min(low, meanAt(bare, i)), Infinity);
   const peak = warmestPosition(bare);
-  if (coldest >= WINTERLESS_CELSIUS) return { ...bare, winterless: true, peak };
+  if (coldest >= WINTERLESS_CELSIUS)
+    return { ...bare, winterless: true, peak, wet: wetSeason(daily.rainMillimetres, shift) };
   const start = reachedAt(accumulate(bare, 5), GROWTH_START_DEGREE_DAYS) ?? peak;
   return { ...bare, peak, growthStart: Math.min(start, peak), growthEnd: coolAfter(bare, peak) };
 }

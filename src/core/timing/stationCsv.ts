@@ -18,7 +18,7 @@ export interface StationRecord {
   readonly missing: readonly Day[];
 }
 
-type Unit = 'celsius' | 'fahrenheit' | 'millimetres' | 'inches';
+type Unit = 'celsius' | 'fahrenheit' | 'millimetres' | 'inches' | 'km/h' | 'mph';
 interface Column {
   readonly name: string;
   readonly unit: Unit;
@@ -38,6 +38,11 @@ const COLUMNS = {
     { name: 'rain_mm', unit: 'millimetres' },
     { name: 'rain_in', unit: 'inches' },
   ],
+  /** May be left out. */
+  wind: [
+    { name: 'wind_kmh', unit: 'km/h' },
+    { name: 'wind_mph', unit: 'mph' },
+  ],
 } as const satisfies Record<string, readonly Column[]>;
 
 const TO_METRIC: Readonly<Record<Unit, (value: number) => number>> = {
@@ -45,10 +50,25 @@ const TO_METRIC: Readonly<Record<Unit, (value: number) => number>> = {
   fahrenheit: (value) => ((value - 32) * 5) / 9,
   millimetres: (value) => value,
   inches: (value) => value * 25.4,
+  'km/h': (value) => value,
+  mph: (value) => value * 1.609344,
 };
 
-/** Beyond what was ever measured at the ground (World Meteorological Organization, extremes: -89.2 C, 56.7 C, 1825 mm in a day). */
-const POSSIBLE = { leastCelsius: -90, mostCelsius: 57, mostMillimetres: 1825 } as const;
+/**
+ * Beyond what was ever measured at the ground (World Meteorological Organization, extremes: -89.2 C, 56.7 C, 1825 mm in a
+ * day, gusts of 408 km/h).
+ */
+const TEMPERATURE = { least: -90, most: 57 } as const;
+const RAIN = { least: 0, most: 1825 } as const;
+const SPEED = { least: 0, most: 408 } as const;
+const POSSIBLE: Readonly<Record<Unit, { readonly least: number; readonly most: number }>> = {
+  celsius: TEMPERATURE,
+  fahrenheit: TEMPERATURE,
+  millimetres: RAIN,
+  inches: RAIN,
+  'km/h': SPEED,
+  mph: SPEED,
+};
 
 type Row = Readonly<Record<string, string>>;
 
@@ -58,11 +78,8 @@ function readNumber(row: Row, column: Column, line: number): Result<number, Stat
   if (text === '' || !Number.isFinite(value))
     return fail({ line, code: 'no-number', about: `${column.name} "${text}"` });
   const metric = Math.round(TO_METRIC[column.unit](value) * 100) / 100;
-  const isRain = column.unit === 'millimetres' || column.unit === 'inches';
-  const possible = isRain
-    ? metric >= 0 && metric <= POSSIBLE.mostMillimetres
-    : metric >= POSSIBLE.leastCelsius && metric <= POSSIBLE.mostCelsius;
-  return possible
+  const { least, most } = POSSIBLE[column.unit];
+  return metric >= least && metric <= most
     ? ok(metric)
     : fail({ line, code: 'impossible', about: `${column.name} ${text}` });
 }
@@ -71,6 +88,7 @@ interface Found {
   readonly min: Column;
   readonly max: Column;
   readonly rain: Column;
+  readonly wind: Column | null;
 }
 
 function readRow(
@@ -93,9 +111,11 @@ function readRow(
     take(found.max),
     take(found.rain),
   ];
+  const windKmh =
+    found.wind && (row[found.wind.name] ?? '').trim() !== '' ? take(found.wind) : null;
   if (minCelsius > maxCelsius) problems.push({ line, code: 'upside-down', about: date });
   return day.ok && problems.length === 0
-    ? ok({ day: day.value, minCelsius, maxCelsius, rainMillimetres })
+    ? ok({ day: day.value, minCelsius, maxCelsius, rainMillimetres, windKmh })
     : fail(problems);
 }
 
@@ -103,7 +123,8 @@ function findColumns(fields: readonly string[]): Result<Found, readonly StationP
   const pick = (choices: readonly Column[]): Column | undefined =>
     choices.find(({ name }) => fields.includes(name));
   const [min, max, rain] = [pick(COLUMNS.min), pick(COLUMNS.max), pick(COLUMNS.rain)];
-  if (fields.includes('date') && min && max && rain) return ok({ min, max, rain });
+  const wind = pick(COLUMNS.wind) ?? null;
+  if (fields.includes('date') && min && max && rain) return ok({ min, max, rain, wind });
   const missing = [
     ...(fields.includes('date') ? [] : ['date']),
     ...(min ? [] : ['min_c or min_f']),
@@ -115,7 +136,7 @@ function findColumns(fields: readonly string[]): Result<Found, readonly StationP
 
 /**
  * Reads a station's file: comma-separated, with a header that names `date` (2026-06-13), `min_c` or `min_f`, `max_c` or
- * `max_f`, `rain_mm` or `rain_in`; other columns are left alone, and lines may stand in any order. Days that are missing are
+ * `max_f`, `rain_mm` or `rain_in`, and may name `wind_kmh` or `wind_mph`, whose values may be left out; other columns are left alone, and lines may stand in any order. Days that are missing are
  * listed; anything else that is wrong is reported line by line, and then nothing is read.
  */
 export function readStationCsv(text: string): Result<StationRecord, readonly StationProblem[]> {

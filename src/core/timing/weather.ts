@@ -8,33 +8,26 @@ export interface WeatherDay {
   readonly minCelsius: number;
   readonly maxCelsius: number;
   readonly rainMillimetres: number;
+  /** Mean wind of the day; null where it is not known. */
+  readonly windKmh: number | null;
 }
 
 /** How much of a day's departure from the normal is left on the next day: our own estimate for mid-latitudes. */
 export const PERSISTENCE = 0.7;
-/** Standard deviation of departures in midwinter and midsummer, Celsius: our own estimate. */
-const SPREAD = { winter: 4.5, summer: 2.8 } as const;
 /** Rain of a mean wet day, millimetres, and how much likelier rain is after a wet day: our own estimates. */
 const WET_DAY_MILLIMETRES = 8;
 const WET_AFTER_WET = 1.6;
 /** How much the daily range widens on dry days and narrows on wet ones. */
 const RANGE = { dry: 1.1, wet: 0.75 } as const;
 
+/** Median of a day's mean wind, km/h, and the spread of its logarithm: our own estimates. */
+const WIND = { medianKmh: 9, spread: 0.45 } as const;
+/** Keeps the draws of the wind apart from those of heat and rain. */
+const WIND_SEED = 0x5eed;
+
 /** A standard normal number from two even ones (G. E. P. Box and M. E. Muller, 1958). */
 function normal(random: () => number): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-}
-
-/** Spread of departures on a day of the year: most in the coldest month, least in the warmest. */
-function spreadOn({ minCelsius, maxCelsius }: DailyNormals, index: number): number {
-  const mean = (i: number): number => ((minCelsius[i] ?? 0) + (maxCelsius[i] ?? 0)) / 2;
-  let [coldest, warmest] = [Infinity, -Infinity];
-  for (let i = 0; i < minCelsius.length; i += 15) {
-    coldest = Math.min(coldest, mean(i));
-    warmest = Math.max(warmest, mean(i));
-  }
-  const warmth = warmest === coldest ? 1 : (mean(index) - coldest) / (warmest - coldest);
-  return SPREAD.winter + (SPREAD.summer - SPREAD.winter) * Math.min(1, Math.max(0, warmth));
 }
 
 /** Where a run of weather starts. */
@@ -59,11 +52,12 @@ export function simulateWeather(
   start: WeatherStart = CALM,
 ): readonly WeatherDay[] {
   const random = seeded(seed);
+  const gusts = seeded(seed ^ WIND_SEED);
   let { departureCelsius: departure, wet } = start;
   return Array.from({ length: days }, (_, i): WeatherDay => {
     const day = addDays(from, i);
     const index = indexOfDay(day);
-    const spread = spreadOn(normals, index);
+    const spread = normals.spreadCelsius[index] ?? 0;
     departure = PERSISTENCE * departure + Math.sqrt(1 - PERSISTENCE ** 2) * spread * normal(random);
     const share = Math.min(
       0.9,
@@ -79,6 +73,7 @@ export function simulateWeather(
       minCelsius: round(middle - half),
       maxCelsius: round(middle + half),
       rainMillimetres: wet ? round(-WET_DAY_MILLIMETRES * Math.log(1 - random())) : 0,
+      windKmh: Math.round(WIND.medianKmh * Math.exp(WIND.spread * normal(gusts))),
     };
   });
 }

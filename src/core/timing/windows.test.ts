@@ -5,7 +5,7 @@ import { placeSchema } from '../knowledge/schema/place.ts';
 import { parseWindow, SEASONS, type WindowRule } from '../knowledge/schema/window.ts';
 import type { Almanac } from './almanac.ts';
 import { isoDay } from './calendar.ts';
-import { seasonPositions, travel, type DaySpan } from './windows.ts';
+import { positionsOf, seasonPositions, travel, windowState, type DaySpan } from './windows.ts';
 
 const places = [placeSchema.parse(REFERENCE_PLACE)];
 const at = (lat: number): Almanac => almanacAt({ places }, lat);
@@ -98,4 +98,40 @@ it('more heat never delays a degree-day window', () => {
 
 it('calls a heat sum that no normal year reaches never', () => {
   expect(at(40).state(rule('dd10 8000..9000'), day('2026-06-01')).kind).toBe('never');
+});
+
+describe('windows by the plant', () => {
+  const here = at(40).year;
+  const reference = () => here;
+  const bloom = rule('05-05..05-25');
+
+  it('are counted from the turns of its flowering', () => {
+    const placed = positionsOf(rule('bloom-end..bloom-end+28'), { here, reference, bloom });
+    expect(placed).toEqual({ from: 144, to: 172 });
+  });
+  it('are left to the eye where its flowering is not known', () => {
+    const placed = positionsOf(rule('bloom-end..bloom-end+28'), { here, reference });
+    expect(placed).toBe('watch');
+    expect(windowState(placed, here, day('2026-06-13'))).toMatchObject({ kind: 'watch' });
+  });
+  it('run from leafing out to leaf fall in the same year', () => {
+    const placed = positionsOf(rule('leaf-out..leaf-fall-7'), { here, reference });
+    expect(typeof placed !== 'string' && placed.from < placed.to).toBe(true);
+    expect(parseWindow('bud-swell..leaf-fall')).toBeNull();
+  });
+});
+
+describe('a place with wet and dry seasons', () => {
+  const year = { ...at(40).year, winterless: true, wet: { from: 151, to: 302 } };
+  it('grows when the rains come and rests when they are over', () => {
+    expect(seasonPositions(year, 'spring').from).toBe(151);
+    expect(seasonPositions(year, 'dormant')).toEqual({ from: 303, to: 515 });
+    expect(seasonPositions(year, 'late-winter').to).toBeLessThan(151);
+  });
+  it('has every part of the year in order', () => {
+    const starts = (['bud-break', 'early-summer', 'summer', 'late-summer', 'autumn'] as const).map(
+      (season) => seasonPositions(year, season).from,
+    );
+    expect(starts).toEqual([...starts].sort((a, b) => a - b));
+  });
 });

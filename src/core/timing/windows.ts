@@ -1,4 +1,4 @@
-import type { MonthDay, SeasonName, WindowRule } from '../knowledge/schema/window.ts';
+import type { MonthDay, SeasonName, StageDay, WindowRule } from '../knowledge/schema/window.ts';
 import { civil, dayAtIndex, dayIndex, DAYS_IN_YEAR, type Day } from './calendar.ts';
 import { accumulate, reachedAt, type SeasonYear } from './seasonYear.ts';
 
@@ -12,6 +12,8 @@ export interface DaySpan {
 export type WindowState =
   | { readonly kind: 'always' }
   | { readonly kind: 'never'; readonly note: string }
+  /** It hangs on a turn in the plant's year of which the library has no date. */
+  | { readonly kind: 'watch'; readonly note: string }
   | { readonly kind: 'open'; readonly span: DaySpan }
   | { readonly kind: 'opens'; readonly span: DaySpan; readonly closedSince: Day | null };
 
@@ -77,8 +79,35 @@ function positionInYear(year: SeasonYear, date: MonthDay): number {
   return (dayIndex(date.month, date.day) + year.januaryFirst) % DAYS_IN_YEAR;
 }
 
-/** The named part of the gardening year, by this place's own temperatures. */
+/** Parts of a year that wet and dry seasons make: growth starts with the rains, and the dry season is the rest. */
+function wetPositions({ from, to }: Positions, season: SeasonName): Positions {
+  const at = (share: number): number => Math.round(from + share * (to - from));
+  switch (season) {
+    case 'dormant':
+      return { from: to + 1, to: DAYS_IN_YEAR + from - 1 };
+    case 'late-winter':
+      return { from: from - 45, to: from - 3 };
+    case 'bud-break':
+      return { from: from - 10, to: from + 18 };
+    case 'spring':
+      return { from, to: at(0.4) };
+    case 'early-summer':
+      return { from: at(0.3), to: at(0.5) };
+    case 'summer':
+      return { from: at(0.4), to: at(0.7) };
+    case 'late-summer':
+      return { from: at(0.6), to: at(0.85) };
+    case 'autumn':
+      return { from: at(0.8), to: to + 10 };
+    case 'growing':
+    case 'frost-free':
+      return { from: 0, to: DAYS_IN_YEAR - 1 };
+  }
+}
+
+/** The named part of the gardening year, by this place's own temperatures; by its rains where there is no winter. */
 export function seasonPositions(year: SeasonYear, season: SeasonName): Positions {
+  if (year.wet) return wetPositions(year.wet, season);
   const { growthStart: start, growthEnd: end, peak } = year;
   const at = (share: number): number => Math.round(start + share * (peak - start));
   const fall = (share: number): number => Math.round(peak + share * (end - peak));
@@ -137,13 +166,42 @@ function heatPositions(
 export interface WindowContext {
   readonly here: SeasonYear;
   readonly reference: (placeId: string | null) => SeasonYear;
+  /** When the plant in question flowers; null where that is not known. */
+  readonly bloom?: WindowRule | null;
 }
 
-/** Positions of a rule in the gardening year here: null when it always holds, `never` when the place is too cool for it. */
-export function positionsOf(
-  rule: WindowRule,
-  context: WindowContext,
-): Positions | 'always' | 'never' {
+/** Where a rule falls: at positions, in all of the year, in none of it, or by a turn of the plant without a date. */
+export type Placed = Positions | 'always' | 'never' | 'watch';
+
+/** Days after the start of growth at which most woody plants stand in leaf, and from the end of growth to bare twigs: our own estimates. */
+const LEAF_OUT_AFTER_START = 14;
+const LEAF_FALL_BEFORE_END = 10;
+
+/** Position of a turn in the plant's year; null where the library has no date for it. */
+function stagePosition({ stage, days }: StageDay, context: WindowContext): number | null {
+  const { here, bloom } = context;
+  switch (stage) {
+    case 'leaf-out':
+      return here.winterless ? null : here.growthStart + LEAF_OUT_AFTER_START + days;
+    case 'leaf-fall':
+      return here.winterless ? null : here.growthEnd - LEAF_FALL_BEFORE_END + days;
+    case 'bloom-start':
+    case 'bloom-end': {
+      const open = bloom ? positionsOf(bloom, context) : 'watch';
+      if (typeof open === 'string') return null;
+      return (stage === 'bloom-start' ? open.from : open.to) + days;
+    }
+  }
+}
+
+function plantPositions(rule: Extract<WindowRule, { kind: 'plant' }>, context: WindowContext) {
+  const [from, to] = [stagePosition(rule.from, context), stagePosition(rule.to, context)];
+  if (from === null || to === null) return 'watch';
+  return { from, to: to < from ? to + DAYS_IN_YEAR : to };
+}
+
+/** Positions of a rule in the gardening year here, or why it has none; `never` where the place is too cool for it. */
+export function positionsOf(rule: WindowRule, context: WindowContext): Placed {
   const { here } = context;
   switch (rule.kind) {
     case 'any':
@@ -164,6 +222,8 @@ export function positionsOf(
       const to = Math.round(travel(last, there, here));
       return last < first ? { from, to: to + DAYS_IN_YEAR } : { from, to: Math.max(from, to) };
     }
+    case 'plant':
+      return plantPositions(rule, context);
   }
 }
 
@@ -175,18 +235,24 @@ function spanIn(positions: Positions, year: SeasonYear, seasonYear: number): Day
 
 /** How a window stands on `today`: open with its span, or the next span and when the last one closed. */
 export function windowState(
-  positions: Positions | 'always' | 'never',
+  positions: Placed,
   here: SeasonYear,
   today: Day,
+  /** Positions in one gardening year, by the civil year of its warm half, whose weather is known. */
+  known: { readonly year: number; readonly positions: Placed } | null = null,
 ): WindowState {
   if (positions === 'always') return { kind: 'always' };
   if (positions === 'never') {
     return { kind: 'never', note: 'a normal year here does not get warm enough for it' };
   }
+  if (positions === 'watch') {
+    return { kind: 'watch', note: 'go by the plant itself; the library has no date for that here' };
+  }
   const thisYear = civil(today).year;
   let closedSince: Day | null = null;
   for (const year of [thisYear - 1, thisYear, thisYear + 1, thisYear + 2]) {
-    const span = spanIn(positions, here, year);
+    const own = known?.year === year ? known.positions : positions;
+    const span = spanIn(typeof own === 'string' ? positions : own, here, year);
     if (span.to < today) closedSince = span.to;
     else if (span.from <= today) return { kind: 'open', span };
     else return { kind: 'opens', span, closedSince };
@@ -198,6 +264,7 @@ export function windowState(
 export function daysUntil(state: WindowState, today: Day): number | null {
   switch (state.kind) {
     case 'always':
+    case 'watch':
     case 'open':
       return 0;
     case 'opens':

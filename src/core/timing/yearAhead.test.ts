@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import type { WindowRule } from '../knowledge/schema/window.ts';
 import { addDays, civil, dayOf, DAYS_IN_YEAR, indexOfDay } from './calendar.ts';
-import { dailyFromMonthly, type ClimateNormals } from './climate.ts';
-import { buildSeasonYear } from './seasonYear.ts';
+import { dailyNormals, type ClimateNormals } from './climate.ts';
+import { accumulate, buildSeasonYear } from './seasonYear.ts';
 import { simulateWeather, withEvents } from './weather.ts';
 import { bandsOf, lookAhead, standsOn } from './yearAhead.ts';
 
@@ -10,11 +10,11 @@ const MAX = [2, 4, 9, 16, 22, 27, 29, 28, 24, 17, 10, 4];
 const MIN = [-7, -6, -2, 4, 10, 15, 18, 17, 13, 6, 1, -4];
 const RAIN = [60, 55, 75, 85, 100, 105, 110, 90, 75, 65, 70, 65];
 const turned = (values: readonly number[]): number[] => [...values.slice(6), ...values.slice(0, 6)];
-const normalsOf = (min: readonly number[], max: readonly number[], rain: readonly number[]) => ({
-  minCelsius: dailyFromMonthly(min),
-  maxCelsius: dailyFromMonthly(max),
-  rainMillimetres: rain,
-});
+const normalsOf = (
+  minCelsius: readonly number[],
+  maxCelsius: readonly number[],
+  rainMillimetres: readonly number[],
+) => ({ ...dailyNormals({ minCelsius, maxCelsius, rainMillimetres }), rainMillimetres });
 const NORTH: ClimateNormals = normalsOf(MIN, MAX, RAIN);
 const SOUTH: ClimateNormals = normalsOf(turned(MIN), turned(MAX), turned(RAIN));
 const TODAY = dayOf(2026, 6, 13);
@@ -133,4 +133,38 @@ describe('the year ahead', () => {
     expect(Math.abs(offset)).toBeLessThanOrEqual(3);
     expect(civil(b.from.median).year).toBe(2025);
   });
+});
+
+describe('years of the station', () => {
+  const pastYear = (celsius: number) =>
+    Array.from({ length: DAYS_IN_YEAR }, (_, i) => ({
+      day: addDays(dayOf(2025, 1, 1), i),
+      minCelsius: celsius - 5,
+      maxCelsius: celsius + 5,
+      rainMillimetres: 0,
+      windKmh: null,
+    }));
+  const spring = dayOf(2026, 3, 1);
+
+  it('take part in the year ahead as they came', () => {
+    const { members } = lookAhead(NORTH, spring, pastYear(15), false);
+    expect(members).toHaveLength(30);
+    expect(members[0]?.maxCelsius[200]).toBe(20);
+    expect(members[1]?.maxCelsius[200]).not.toBe(20);
+  });
+  it('take no part when most of their days are missing', () => {
+    const { members } = lookAhead(NORTH, spring, pastYear(15).slice(0, 150), false);
+    expect(members[0]?.maxCelsius[200]).not.toBe(20);
+  });
+});
+
+it('expects the heat that the years of the future have on average', () => {
+  const { members, usual } = lookAhead(NORTH, dayOf(2026, 1, 1), [], false, 80);
+  for (const position of [120, 180, 300]) {
+    const mean =
+      members.reduce((sum, year) => sum + (accumulate(year, 10)[position] ?? 0), 0) /
+      members.length;
+    const expected = accumulate(usual, 10)[position] ?? 0;
+    expect(Math.abs(mean / expected - 1)).toBeLessThan(0.06);
+  }
 });

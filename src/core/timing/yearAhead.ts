@@ -1,7 +1,8 @@
 import type { WindowRule } from '../knowledge/schema/window.ts';
-import { addDays, civil, dayOf, DAYS_IN_YEAR, indexOfDay, type Day } from './calendar.ts';
-import type { ClimateNormals, DailyNormals } from './climate.ts';
+import { addDays, dayOf, DAYS_IN_YEAR, type Day } from './calendar.ts';
+import type { ClimateNormals } from './climate.ts';
 import { buildSeasonYear, type SeasonYear } from './seasonYear.ts';
+import { firstOfGardeningYear, withDays, yearOfWeather } from './thisYear.ts';
 import { simulateWeather, startAfter, type WeatherDay } from './weather.ts';
 import { positionsOf, type DaySpan, type WindowContext } from './windows.ts';
 
@@ -15,42 +16,46 @@ export interface YearAhead {
   readonly members: readonly SeasonYear[];
 }
 
+/** Mean length of a year in days (Gregorian calendar). */
+const DAYS_IN_CYCLE = 365.2425;
+/** A year of the station takes part when it knows at least this share of the days to come. */
+const LEAST_KNOWN = 0.9;
+const MOST_OWN_YEARS = 15;
+
+/**
+ * What the rest of the year was like in earlier years of the station, moved to this one; the last year last. Only years that
+ * are nearly complete after this day of the year.
+ */
+function ownYears(
+  observed: readonly WeatherDay[],
+  first: Day,
+  today: Day,
+): readonly (readonly WeatherDay[])[] {
+  const byYear = new Map<number, WeatherDay[]>();
+  for (const one of observed) {
+    const back = Math.ceil((first - one.day) / DAYS_IN_CYCLE);
+    if (back < 1) continue;
+    const moved = addDays(one.day, Math.round(back * DAYS_IN_CYCLE));
+    if (moved < today || moved >= first + DAYS_IN_YEAR) continue;
+    const days = byYear.get(back) ?? [];
+    days.push({ ...one, day: moved });
+    byYear.set(back, days);
+  }
+  const wanted = LEAST_KNOWN * (first + DAYS_IN_YEAR - today);
+  return [...byYear]
+    .filter(([, days]) => days.length >= wanted)
+    .sort(([a], [b]) => b - a)
+    .map(([, days]) => days);
+}
+
 /** Least number of members from which a band of 80 % is read. */
 export const LEAST_MEMBERS = 30;
 const SEED = 7919;
 
-/** First day of the gardening year that holds `today`: 1 January north of the equator, 1 July south of it. */
-function firstDay(today: Day, south: boolean): Day {
-  const { year } = civil(today);
-  if (!south) return dayOf(year, 1, 1);
-  const july = dayOf(year, 7, 1);
-  return today >= july ? july : dayOf(year - 1, 7, 1);
-}
-
-/** Daily extremes of the gardening year around `today`: as reported, from today on as simulated; gaps are normal. */
-function yearOf(
-  normals: ClimateNormals,
-  { today, first }: Pick<YearAhead, 'today' | 'first'>,
-  known: readonly WeatherDay[],
-  seed: number,
-): DailyNormals {
-  const minCelsius = Float64Array.from(normals.minCelsius);
-  const maxCelsius = Float64Array.from(normals.maxCelsius);
-  const put = ({ day, minCelsius: low, maxCelsius: high }: WeatherDay): void => {
-    if (day < first || day >= first + DAYS_IN_YEAR) return;
-    const index = indexOfDay(day);
-    minCelsius[index] = low;
-    maxCelsius[index] = high;
-  };
-  const rest = first + DAYS_IN_YEAR - today;
-  simulateWeather(normals, today, rest, seed, startAfter(known, normals)).forEach(put);
-  known.forEach(put);
-  return { minCelsius, maxCelsius };
-}
-
 /**
- * The year as it may go on: `count` seeded members, each the observed days and then plausible weather. Observed days need
- * not be complete; a missing day is taken as normal.
+ * The year as it may go on: `count` members, each the observed days and then plausible weather: as it came in earlier
+ * years of the station, at most half of the members, and simulated. Observed days need not be complete; a missing day is
+ * taken as normal.
  */
 export function lookAhead(
   normals: ClimateNormals,
@@ -60,13 +65,14 @@ export function lookAhead(
   count: number = LEAST_MEMBERS,
 ): YearAhead {
   const usual = buildSeasonYear(normals, south);
-  const { peak, winterless, growthEnd } = usual;
-  const first = firstDay(today, south);
+  const first = firstOfGardeningYear(today, south);
   const known = observed.filter(({ day }) => day < today);
+  const start = startAfter(known, normals);
+  const rest = first + DAYS_IN_YEAR - today;
+  const own = ownYears(known, first, today).slice(-MOST_OWN_YEARS);
   const members = Array.from({ length: count }, (_, k): SeasonYear => {
-    const year = buildSeasonYear(yearOf(normals, { today, first }, known, SEED * (k + 1)), south);
-    // A single hot or cold day of simulated weather is no turn of the season; heat, which adds up, is.
-    return { ...year, peak, winterless, growthEnd };
+    const later = own[k] ?? simulateWeather(normals, today, rest, SEED * (k + 1), start);
+    return yearOfWeather(withDays(normals, first, [...later, ...known]), usual, south);
   });
   return { today, first, usual, members };
 }
@@ -107,12 +113,13 @@ export function bandsOf(
   rule: WindowRule,
   { first, usual, members: all }: YearAhead,
   reference: WindowContext['reference'],
+  bloom: WindowRule | null = null,
 ): BandedSpan | null {
   // Mean night temperatures tell when frost ends, not those of one year's weather.
   const members = rule.kind === 'season' && rule.season === 'frost-free' ? [usual] : all;
   const spans = members.flatMap((here): DaySpan[] => {
-    const positions = positionsOf(rule, { here, reference });
-    if (positions === 'always' || positions === 'never') return [];
+    const positions = positionsOf(rule, { here, reference, bloom });
+    if (typeof positions === 'string') return [];
     const at = (position: number): Day => addDays(first, position);
     return [{ from: at(positions.from), to: at(positions.to) }];
   });

@@ -4,6 +4,7 @@ import { almanacAt, day, findingId } from '../../../../tests/support/setting.ts'
 import { causeSchema, type Category } from '../../knowledge/schema/cause.ts';
 import { placeSchema } from '../../knowledge/schema/place.ts';
 import { treatmentSchema } from '../../knowledge/schema/treatment.ts';
+import { windowSchema } from '../../knowledge/schema/window.ts';
 import type { Candidate } from '../candidates.ts';
 import type { AdviceContext } from '../context.ts';
 import * as rules from './rules.ts';
@@ -36,6 +37,7 @@ function candidate(
       ...treatment,
     }),
     text: 'Do it.',
+    rule: null,
     state: { kind: 'always' },
     targets: [{ suspect: { cause, probability, harm: 5 }, effect: 0.6 }],
     burden: 0.1,
@@ -101,7 +103,7 @@ describe('open blossom', () => {
     expect(rules.openBlossom(candidate(insecticide), context({ reported })).kind).toBe('forbid');
   });
   it('forbids it in the usual weeks of bloom', () => {
-    const traits = { bloom: '05-01..05-25' };
+    const traits = { bloom: windowSchema.parse('05-01..05-25') };
     expect(rules.openBlossom(candidate(insecticide), context({ traits })).kind).toBe('forbid');
     expect(
       rules.openBlossom(candidate(insecticide), context({ traits, today: day('2026-08-01') })).kind,

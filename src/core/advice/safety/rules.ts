@@ -1,6 +1,5 @@
 import type { Category } from '../../knowledge/schema/cause.ts';
 import type { FindingId } from '../../knowledge/schema/common.ts';
-import { parseWindow } from '../../knowledge/schema/window.ts';
 import type { ProductClass, Treatment } from '../../knowledge/schema/treatment.ts';
 import type { Candidate } from '../candidates.ts';
 import type { AdviceContext } from '../context.ts';
@@ -99,8 +98,8 @@ export const systemicOnFood: SafetyRule = ({ treatment }, { traits }) =>
 
 function inBloom(context: AdviceContext): boolean {
   if (context.reported.has(SAFETY_FINDINGS.inBloom)) return true;
-  const rule = context.traits.bloom === undefined ? null : parseWindow(context.traits.bloom);
-  return rule !== null && context.almanac.state(rule, context.today).kind === 'open';
+  const { bloom } = context.traits;
+  return bloom !== undefined && context.almanac.state(bloom, context.today).kind === 'open';
 }
 
 /** Bees: no insecticide on open blossom, no systemic one on plants that bees visit. */

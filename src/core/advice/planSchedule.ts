@@ -1,0 +1,58 @@
+import type { Compiled } from '../knowledge/compile.ts';
+import type { PlantId } from '../knowledge/schema/common.ts';
+import type { Treatment } from '../knowledge/schema/treatment.ts';
+import type { WindowRule } from '../knowledge/schema/window.ts';
+import {
+  scheduleFor,
+  type PlannedStep,
+  type Schedule,
+  type ScheduleRequest,
+} from '../timing/schedule.ts';
+import type { Advice } from './plan.ts';
+
+/** What a schedule takes from the case besides the advice. */
+export type ScheduleWish = Pick<
+  ScheduleRequest,
+  'at' | 'today' | 'observed' | 'simulated' | 'harvest' | 'labels' | 'done' | 'seen'
+> & { readonly plant: PlantId | null };
+
+/** The schedule of a piece of advice. */
+export interface PlanSchedule extends Schedule {
+  /** The plant is grown to eat, so the harvest and the label's days to it matter. */
+  readonly food: boolean;
+}
+
+const KILLS_INSECTS = ['insecticide', 'miticide'] as const;
+
+/** A treatment is a spray where the library says how long it must stay dry or how much wind it bears. */
+function plannedStep(treatment: Treatment, rule: WindowRule | null): PlannedStep {
+  const { id, limits, repeat, systemic, classes, modeOfAction } = treatment;
+  return {
+    id,
+    rule,
+    limits: limits ?? null,
+    repeat: repeat ?? null,
+    spray: limits?.rainFreeHours !== undefined || limits?.maxWindKmh !== undefined,
+    systemic,
+    insecticide: KILLS_INSECTS.some((one) => classes.includes(one)),
+    modeOfAction: modeOfAction ?? null,
+  };
+}
+
+/** Dates each step of a piece of advice; steps that only find something out have no schedule. */
+export function planSchedule(
+  library: Compiled,
+  { steps }: Advice,
+  wish: ScheduleWish,
+): PlanSchedule {
+  const { plant, ...rest } = wish;
+  const traits = plant === null ? {} : library.taxonomy.traits(plant);
+  const schedule = scheduleFor({
+    ...rest,
+    places: library.places,
+    bloom: traits.bloom ?? null,
+    indoors: traits.indoors === true,
+    steps: steps.flatMap(({ work }) => (work ? [plannedStep(work.treatment, work.rule)] : [])),
+  });
+  return { ...schedule, food: (traits.edible ?? 'none') !== 'none' };
+}

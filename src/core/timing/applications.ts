@@ -1,0 +1,161 @@
+import { addDays, civil, dayInWords, type Day } from './calendar.ts';
+import type { DayCheck } from './dayCheck.ts';
+import type { WeatherDay } from './weather.ts';
+import type { DaySpan } from './windows.ts';
+
+/** One time that a step is done. */
+export interface Application {
+  /** 1 for the first of the year. */
+  readonly number: number;
+  readonly on: Day;
+  readonly done: boolean;
+  /** Why it is not on the day it would be by the interval alone. */
+  readonly why: string | null;
+}
+
+/** What the label in the user's hand says, and what is known of the crop. */
+export interface LabelFacts {
+  readonly daysToHarvest: number | null;
+  /** Hours after which one may go back to the plant, and pick. */
+  readonly reentryHours: number | null;
+  readonly mostPerYear: number | null;
+}
+
+/** What the days of one step depend on. */
+export interface StepTerms {
+  readonly today: Day;
+  /** Days on which the step is open; null without a window. */
+  readonly window: DaySpan | null;
+  readonly everyDays: number;
+  readonly times: number;
+  readonly done: readonly Day[];
+  /** Checks of the next days, from today on. */
+  readonly checks: readonly DayCheck[];
+  /** Observed days, for what rain washed off; empty for steps that rain does not touch. */
+  readonly rain: readonly WeatherDay[];
+  /** Days on which bees are on the flowers and it must not be done; null when it may. */
+  readonly closedForBees: DaySpan | null;
+  readonly harvest: Day | null;
+  readonly label: LabelFacts;
+}
+
+/** The days of a step, and why there are not more of them. */
+export interface Applications {
+  readonly list: readonly Application[];
+  readonly stopped: string | null;
+}
+
+/** Rain after which a spray on the surface is gone, millimetres (common practice: about an inch). */
+const WASHED_OFF_MILLIMETRES = 25;
+/** An application is put off by at most this many days for surely good weather: our own estimate. */
+const WORTH_WAITING_DAYS = 3;
+
+interface Aim {
+  readonly on: Day;
+  readonly why: string | null;
+}
+
+/** The next day by the interval, or today when rain has washed the last application off. */
+function nextByInterval(terms: StepTerms, last: Day | null): Aim {
+  const { today, window, everyDays, rain } = terms;
+  if (last === null)
+    return { on: addDays(today, Math.max(0, (window?.from ?? today) - today)), why: null };
+  const due = addDays(last, everyDays);
+  const fallen = rain
+    .filter(({ day }) => day > last && day < today)
+    .reduce((sum, { rainMillimetres }) => sum + rainMillimetres, 0);
+  if (fallen >= WASHED_OFF_MILLIMETRES && due > today) {
+    const why = `${Math.round(fallen)} mm of rain since ${dayInWords(last, today)} washed it off`;
+    return { on: today, why };
+  }
+  return due < today
+    ? { on: today, why: `it was due on ${dayInWords(due, today)}` }
+    : { on: due, why: null };
+}
+
+/** The best day from the aim on, by the checks of the days they reach. */
+function fitWeather({ today, checks }: StepTerms, aim: Aim): Aim {
+  const first = aim.on - today;
+  const ahead = checks.map((check, i) => ({ check, i })).slice(first);
+  const aimed = ahead[0]?.check;
+  if (!aimed || aimed.go === 'go') return aim;
+  const near = ahead.slice(0, WORTH_WAITING_DAYS + 1).find(({ check }) => check.go === 'go');
+  const possible = near ?? ahead.find(({ check }) => check.go !== 'no-go');
+  if (possible?.i === first) return aim;
+  const to = possible ? possible.i : checks.length;
+  const reason = `${dayInWords(aim.on, today)}: ${aimed.reasons.map(({ text }) => text).join(', ')}`;
+  return { on: addDays(today, to), why: reason };
+}
+
+function afterBloom({ closedForBees, today }: StepTerms, aim: Aim): Aim {
+  if (!closedForBees || aim.on < closedForBees.from || aim.on > closedForBees.to) return aim;
+  const why = `it is in flower until about ${dayInWords(closedForBees.to, today)}, for the bees`;
+  return { on: addDays(closedForBees.to, 1), why };
+}
+
+/** Why an application cannot be on a day; null when it can. */
+function forbidden(terms: StepTerms, on: Day, sameYear: number): string | null {
+  const { window, harvest, label, today } = terms;
+  if (window && on > window.to) return `its window closes about ${dayInWords(window.to, today)}`;
+  if (harvest !== null && label.daysToHarvest !== null && on > harvest - label.daysToHarvest)
+    return `the label wants ${label.daysToHarvest} days before the harvest on ${dayInWords(harvest, today)}`;
+  if (harvest !== null && label.reentryHours !== null && on + label.reentryHours / 24 > harvest)
+    return `the label keeps people away for ${label.reentryHours} hours, and the harvest is on ${dayInWords(harvest, today)}`;
+  if (label.mostPerYear !== null && sameYear >= label.mostPerYear)
+    return `the label allows ${label.mostPerYear} in a year`;
+  return null;
+}
+
+/**
+ * The days on which a step is done: those that were, then the rest by interval, moved off days that do not suit it, off open
+ * blossom, and ended by the window, the harvest and the label's yearly maximum. Days never go back.
+ */
+export function planApplications(terms: StepTerms): Applications {
+  const { today, times } = terms;
+  const done = [...terms.done].sort((a, b) => a - b);
+  const list: Application[] = done.map((on, i) => ({ number: i + 1, on, done: true, why: null }));
+  while (list.length < Math.max(times, done.length)) {
+    const last = list.at(-1)?.on ?? null;
+    const aim = fitWeather(terms, afterBloom(terms, nextByInterval(terms, last)));
+    const { year } = civil(aim.on);
+    const sameYear = list.filter(({ on }) => civil(on).year === year).length;
+    const stop = forbidden(terms, aim.on, sameYear);
+    if (stop !== null)
+      return {
+        list,
+        stopped: `${list.length} of ${times}: ${stop}, and the next would be on ${dayInWords(aim.on, today)}`,
+      };
+    list.push({ number: list.length + 1, ...aim, done: false });
+  }
+  return { list, stopped: null };
+}
+
+/** An application that is no longer on the day it was planned for. */
+export interface Move {
+  readonly number: number;
+  readonly from: Day;
+  readonly to: Day | null;
+  readonly why: string;
+}
+
+/** Its own reason, or that of one before it, on which its interval hangs. */
+function whyMoved(now: Application, from: Day, list: readonly Application[]): string {
+  const before = list.findLast((one) => one.number < now.number && (one.done || one.why !== null));
+  if (now.why !== null) return now.why;
+  if (before) return before.why ?? 'it goes by the day on which the one before was done';
+  return now.on < from ? 'nothing stands against the earlier day any more' : 'its window moved';
+}
+
+/** What changed between the days that were kept and those that are right now; `stopped` tells why one is gone. */
+export function movesBetween(
+  kept: readonly { readonly number: number; readonly on: Day }[],
+  { list, stopped }: Applications,
+): readonly Move[] {
+  return kept.flatMap(({ number, on: from }): Move[] => {
+    const now = list.find((one) => one.number === number);
+    if (!now)
+      return [{ number, from, to: null, why: stopped ?? 'it is no longer part of the plan' }];
+    if (now.on === from || now.done) return [];
+    return [{ number, from, to: now.on, why: whyMoved(now, from, list) }];
+  });
+}

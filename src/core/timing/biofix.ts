@@ -1,0 +1,28 @@
+import type { WindowRule } from '../knowledge/schema/window.ts';
+import type { Day } from './calendar.ts';
+import { heatSoFar } from './heatSoFar.ts';
+import type { SeasonYear } from './seasonYear.ts';
+
+/** Days on which events were seen, by the name of the event. */
+export type EventsSeen = ReadonlyMap<string, Day>;
+
+/** The event whose date would make a window surer; null where there is none to watch for. */
+export const eventOf = (rule: WindowRule): string | null =>
+  rule.kind === 'degree-days' ? (rule.biofix?.event ?? null) : null;
+
+/**
+ * A heat window counted from its event, where that was seen this year: the heat between the event and the window stays as
+ * the library has it, and the heat before the event is what there was. `year` is this year by its weather.
+ */
+export function countedFromEvent(
+  rule: WindowRule,
+  seen: EventsSeen,
+  year: SeasonYear,
+  south: boolean,
+): WindowRule {
+  if (rule.kind !== 'degree-days' || !rule.biofix) return rule;
+  const on = seen.get(rule.biofix.event);
+  if (on === undefined) return rule;
+  const shift = heatSoFar(year, rule.baseCelsius, on, south) - rule.biofix.at;
+  return { ...rule, from: rule.from + shift, to: rule.to + shift };
+}
