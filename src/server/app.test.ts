@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { sql } from 'drizzle-orm';
 import request from 'supertest';
 import { library, openServer } from '../../tests/support/serverApp.ts';
 import { applyCaseEvent } from '../contracts/applyCaseEvent.ts';
@@ -38,6 +39,11 @@ it('sends the library packed, to who can unpack it', async () => {
   const plain = await request(app).get('/api/knowledge').set('accept-encoding', 'identity');
   expect(plain.headers['content-encoding']).toBeUndefined();
   expect(plain.body.version).toBe(library.version);
+  const again = await request(app)
+    .get('/api/knowledge')
+    .set('accept-encoding', 'br')
+    .set('if-none-match', String(packed.headers['etag']));
+  expect(again.status).toBe(304);
 });
 
 describe('cases', () => {
@@ -166,6 +172,48 @@ describe('consult', () => {
       expect((await consult(BODY)).status).toBe(200);
     },
   );
+});
+
+describe('the dates of a plan', () => {
+  const plantId = 'plant-1';
+  const label = { daysToHarvest: 7, reentryHours: null, mostPerYear: null };
+
+  it('are kept with the case', async () => {
+    const { id } = await open();
+    await append(
+      id,
+      0,
+      { kind: 'label-read', plantId, step: 'soap', label },
+      { kind: 'step-done', plantId, step: 'soap', on: '2026-06-13' },
+      { kind: 'event-seen', plantId, event: 'first moth', on: '2026-05-20' },
+    );
+    const [plant] = (await read(id)).plants;
+    expect(plant?.plan).toMatchObject({
+      labels: { soap: label },
+      done: [{ step: 'soap', on: '2026-06-13' }],
+      seen: { 'first moth': '2026-05-20' },
+    });
+  });
+
+  it('stay readable when they were saved before a field came', async () => {
+    const { id } = await open();
+    const older = {
+      harvest: null,
+      labels: { soap: { daysToHarvest: 3, mostPerYear: 2 } },
+      done: [],
+      kept: [],
+    };
+    await db.execute(
+      sql`update case_plants set plan = ${JSON.stringify(older)}::jsonb where case_id = ${id}`,
+    );
+    const [plant] = (await read(id)).plants;
+    expect(plant?.plan.seen).toEqual({});
+    expect(plant?.plan.labels.soap).toEqual({
+      daysToHarvest: 3,
+      reentryHours: null,
+      mostPerYear: 2,
+    });
+  });
 });
 
 describe('what the clinic learns', () => {

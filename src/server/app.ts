@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import type { Logger } from 'pino';
 import { answerConsult } from '../contracts/answerConsult.ts';
 import { createConsultant } from '../core/consult.ts';
+import { sendLibrary } from './knowledge/sendLibrary.ts';
 import { compileLibrary } from '../core/knowledge/compile.ts';
 import type { Library } from '../core/knowledge/schema/library.ts';
 import { caseRoutes } from './cases/routes.ts';
@@ -35,9 +36,7 @@ function apiRoutes({ db, office, library }: AppParts): express.Router {
     response.json({ ok: true, knowledge: library.version }),
   );
   routes.use('/clinic', clinicRoutes(db, office));
-  routes.get('/knowledge', (_request, response) => {
-    response.set('cache-control', 'no-cache').json(library);
-  });
+  routes.get('/knowledge', sendLibrary(library));
   routes.post('/consult', (request, response) => {
     const answer = answerConsult(compiled, consultant, request.body);
     if (answer.ok) response.json(answer.value);

@@ -1,5 +1,11 @@
 import type { InferSelectModel } from 'drizzle-orm';
-import type { CasePlant, CaseRecord, KeptAnswer, KeptOutcome } from '../../contracts/cases.ts';
+import {
+  NO_PLAN,
+  type CasePlant,
+  type CaseRecord,
+  type KeptAnswer,
+  type KeptOutcome,
+} from '../../contracts/cases.ts';
 import type { casePlants, cases, enquirers, observations } from '../db/schema.ts';
 
 type ObservationRow = InferSelectModel<typeof observations>;
@@ -23,18 +29,20 @@ function toOutcome({ outcomeCause, outcomeConfirmed, outcomeOn }: PlantRow): Kep
 }
 
 function toPlant(row: PlantRow, all: readonly ObservationRow[]): CasePlant {
-  const { id, words, plant, date, latitude, longitude, approach, knowledgeVersion } = row;
+  const { id, words, plant, date, latitude, longitude, height, approach, knowledgeVersion } = row;
   const answers = all.filter(({ plantId }) => plantId === id).map(toAnswer);
   return {
     id,
     words,
     plant,
     date,
-    place: { lat: latitude, lon: longitude },
+    place: { lat: latitude, lon: longitude, ...(height === null ? {} : { height }) },
     approach,
     answers,
     knowledgeVersion,
     outcome: toOutcome(row),
+    // Plans that were saved before a field came stay readable.
+    plan: { ...NO_PLAN, ...row.plan },
   };
 }
 
@@ -55,7 +63,7 @@ export function toRecord({ head, enquirer, plants, observations: all }: CaseRows
 
 /** Row of a plant at a position of its case. */
 export function plantRow(caseId: string, plant: CasePlant, position: number): PlantRow {
-  const { id, words, date, approach, knowledgeVersion, place, outcome } = plant;
+  const { id, words, date, approach, knowledgeVersion, place, outcome, plan } = plant;
   return {
     caseId,
     id,
@@ -65,11 +73,13 @@ export function plantRow(caseId: string, plant: CasePlant, position: number): Pl
     date,
     latitude: place.lat,
     longitude: place.lon,
+    height: place.height ?? null,
     approach,
     knowledgeVersion,
     outcomeCause: outcome?.cause ?? null,
     outcomeConfirmed: outcome?.confirmed ?? null,
     outcomeOn: outcome?.on ?? null,
+    plan,
   };
 }
 

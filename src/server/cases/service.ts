@@ -1,5 +1,5 @@
-import { applyCaseEvent } from '../../contracts/applyCaseEvent.ts';
-import type { AppendEvents, CasePlant, CaseRecord, OpenCase } from '../../contracts/cases.ts';
+import { applyCaseEvent, freshPlant } from '../../contracts/applyCaseEvent.ts';
+import type { AppendEvents, CaseRecord, OpenCase } from '../../contracts/cases.ts';
 import { addDays, isoDay, parseDay } from '../../core/timing/calendar.ts';
 import { fail, ok, type Result } from '../../core/result.ts';
 import type { ClinicOffice } from '../clinic/office.ts';
@@ -29,18 +29,7 @@ export async function openCase(
 ): Promise<CaseRecord> {
   const known = await readCase(db, id, false);
   if (known) return known;
-  const { place } = office;
-  const plant: CasePlant = {
-    id: 'plant-1',
-    words: '',
-    plant: null,
-    date: office.today(),
-    place,
-    approach: 'integrated',
-    answers: [],
-    knowledgeVersion: null,
-    outcome: null,
-  };
+  const plant = freshPlant('plant-1', office.today(), office.place);
   await db.transaction((tx) =>
     insertCase(tx, office.id, { id, channel, openedAt: office.now().toISOString(), plant }),
   );

@@ -1,4 +1,5 @@
 import { asc } from 'drizzle-orm';
+import type { Coordinates } from '../../core/timing/climate.ts';
 import { isoDay, dayOf } from '../../core/timing/calendar.ts';
 import type { Database } from '../db/connect.ts';
 import { clinics } from '../db/schema.ts';
@@ -8,7 +9,7 @@ export interface ClinicOffice {
   readonly id: number;
   readonly name: string;
   readonly region: string;
-  readonly place: { readonly lat: number; readonly lon: number };
+  readonly place: Coordinates;
   readonly now: () => Date;
   /** The clinic's day, as an ISO date. */
   readonly today: () => string;
@@ -20,6 +21,7 @@ export const DEMO_CLINIC = {
   region: 'Tern County',
   latitude: 44.6,
   longitude: -67.9,
+  height: 12,
 } as const;
 
 /** A clock that runs, on a pinned day when one is set. */
@@ -50,7 +52,7 @@ export async function openOffice(
     id: row.id,
     name: row.name,
     region: row.region,
-    place: { lat: row.latitude, lon: row.longitude },
+    place: { lat: row.latitude, lon: row.longitude, height: row.height ?? undefined },
     now,
     today: () => pinnedDay ?? civilDay(now(), row.longitude),
   };

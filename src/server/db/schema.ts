@@ -13,7 +13,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import { CONFIRMATIONS } from '../../core/diagnosis/learning.ts';
-import type { CaseEvent } from '../../contracts/cases.ts';
+import type { CaseEvent, CasePlan } from '../../contracts/cases.ts';
 
 export const clinics = pgTable('clinics', {
   id: serial().primaryKey(),
@@ -21,6 +21,8 @@ export const clinics = pgTable('clinics', {
   region: text().notNull(),
   latitude: doublePrecision().notNull(),
   longitude: doublePrecision().notNull(),
+  /** Metres above the sea; null where it was not given. */
+  height: real(),
   /** Whether confirmed cases move how common a cause is taken to be. */
   learning: boolean().notNull().default(true),
 });
@@ -63,11 +65,14 @@ export const casePlants = pgTable(
     date: date().notNull(),
     latitude: doublePrecision().notNull(),
     longitude: doublePrecision().notNull(),
+    height: real(),
     approach: text({ enum: ['leave', 'organic', 'integrated'] }).notNull(),
     knowledgeVersion: text('knowledge_version'),
     outcomeCause: text('outcome_cause'),
     outcomeConfirmed: text('outcome_confirmed', { enum: CONFIRMATIONS }),
     outcomeOn: date('outcome_on'),
+    /** Harvest, labels, what was done and the dates that were told; null until something is known. */
+    plan: jsonb().$type<CasePlan>(),
   },
   (table) => [primaryKey({ columns: [table.caseId, table.id] })],
 );
@@ -114,6 +119,7 @@ export const weatherDays = pgTable(
     minCelsius: real('min_celsius').notNull(),
     maxCelsius: real('max_celsius').notNull(),
     rainMillimetres: real('rain_millimetres').notNull(),
+    windKmh: real('wind_kmh'),
     source: text({ enum: ['simulated', 'imported'] }).notNull(),
   },
   (table) => [primaryKey({ columns: [table.clinicId, table.day] })],

@@ -1,5 +1,5 @@
-import { applyCaseEvent } from '../../contracts/applyCaseEvent.ts';
-import type { CaseEvent, CasePlant, CaseRecord } from '../../contracts/cases.ts';
+import { applyCaseEvent, freshPlant } from '../../contracts/applyCaseEvent.ts';
+import type { CaseEvent, CaseRecord } from '../../contracts/cases.ts';
 import { insertCase, insertEvents, readCase, saveCase } from '../cases/queries.ts';
 import type { ClinicOffice } from '../clinic/office.ts';
 import type { Database } from '../db/connect.ts';
@@ -20,17 +20,7 @@ function eventsOf(enquiry: DemoEnquiry): CaseEvent[] {
 }
 
 async function seedOne(db: Database, office: ClinicOffice, enquiry: DemoEnquiry): Promise<boolean> {
-  const plant: CasePlant = {
-    id: PLANT_ID,
-    words: '',
-    plant: null,
-    date: enquiry.openedAt.slice(0, 10),
-    place: office.place,
-    approach: 'integrated',
-    answers: [],
-    knowledgeVersion: null,
-    outcome: null,
-  };
+  const plant = freshPlant(PLANT_ID, enquiry.openedAt.slice(0, 10), office.place);
   return db.transaction(async (tx) => {
     if (await readCase(tx, enquiry.id, false)) return false;
     if (!(await insertCase(tx, office.id, { ...enquiry, plant }))) return false;

@@ -26,11 +26,12 @@ async function readWeather(db: Database, office: ClinicOffice): Promise<ClinicWe
     .orderBy(asc(weatherDays.day));
   return {
     source: rows[0]?.source ?? 'none',
-    days: rows.map(({ day, minCelsius, maxCelsius, rainMillimetres }) => ({
+    days: rows.map(({ day, minCelsius, maxCelsius, rainMillimetres, windKmh }) => ({
       day,
       minCelsius,
       maxCelsius,
       rainMillimetres,
+      windKmh,
     })),
   };
 }
@@ -64,6 +65,7 @@ async function keepWeather(
             minCelsius: sql`excluded.min_celsius`,
             maxCelsius: sql`excluded.max_celsius`,
             rainMillimetres: sql`excluded.rain_millimetres`,
+            windKmh: sql`excluded.wind_kmh`,
           },
         });
   });

@@ -1,0 +1,1 @@
+ALTER TABLE "weather_days" ADD COLUMN "wind_kmh" real;

@@ -1,0 +1,2 @@
+ALTER TABLE "case_plants" ADD COLUMN "height" real;--> statement-breakpoint
+ALTER TABLE "clinics" ADD COLUMN "height" real;
