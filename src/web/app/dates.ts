@@ -20,6 +20,12 @@ const WITH_YEAR = new Intl.DateTimeFormat('en-GB', {
   timeZone: 'UTC',
 });
 
+const WEEKDAY = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short',
+  day: 'numeric',
+  timeZone: 'UTC',
+});
+
 const at = (isoDay: string): Date => new Date(`${isoDay}T12:00:00Z`);
 
 /** `Saturday 13 June 2026`. */
@@ -30,6 +36,11 @@ export function longDate(isoDay: string): string {
 /** `13 Jun`. */
 export function dayAndMonth(isoDay: string): string {
   return SHORT.format(at(isoDay));
+}
+
+/** `Sat 13`. */
+export function weekdayAndDay(isoDay: string): string {
+  return WEEKDAY.format(at(isoDay)).replace(',', '');
 }
 
 /** `Sat 13 Jun 2026`. */

@@ -1,6 +1,7 @@
 import {
   Input,
   Label,
+  NumberField,
   RadioButton,
   RadioField,
   RadioGroup,
@@ -46,6 +47,37 @@ export function Field({ label, value, onChange, type = 'text', autoFocus = false
       <FieldLabel>{label}</FieldLabel>
       <TextBox />
     </Row>
+  );
+}
+
+const NumberRow = styled(NumberField)`
+  display: inline-grid;
+  grid-template-columns: auto 72px;
+  gap: 8px;
+  align-items: baseline;
+`;
+
+interface WholeNumberProps {
+  readonly label: string;
+  readonly value: number | null;
+  readonly least: number;
+  readonly most: number;
+  readonly onChange: (value: number | null) => void;
+}
+
+/** A whole number that may be left empty. */
+export function WholeNumber({ label, value, least, most, onChange }: WholeNumberProps) {
+  return (
+    <NumberRow
+      value={value ?? NaN}
+      minValue={least}
+      maxValue={most}
+      step={1}
+      onChange={(next) => onChange(Number.isNaN(next) ? null : next)}
+    >
+      <FieldLabel>{label}</FieldLabel>
+      <TextBox />
+    </NumberRow>
   );
 }
 

@@ -58,9 +58,13 @@ function entriesOf(library: Library): readonly Indexed[] {
   ];
 }
 
-/** Makes the library ready for reading. */
-export function makeShelf(library: Library): Shelf {
-  const taxonomy = buildTaxonomy(library.plants);
+/** Makes a value when it is first asked for. */
+function lazily<T>(make: () => T): () => T {
+  let made: { readonly value: T } | null = null;
+  return () => (made ??= { value: make() }).value;
+}
+
+function searchOf(library: Library): Pick<Shelf, 'all' | 'search'> {
   const entries = entriesOf(library);
   const byKey = new Map(entries.map((entry) => [entry.key, entry]));
   const index = new MiniSearch<Indexed>({
@@ -69,7 +73,21 @@ export function makeShelf(library: Library): Shelf {
     searchOptions: { prefix: true, fuzzy: 0.2, boost: { name: 4, more: 2 }, combineWith: 'AND' },
   });
   index.addAll(entries);
-  const inOrder = [...entries].sort((a, b) => a.name.localeCompare(b.name));
+  const { compare } = new Intl.Collator();
+  return {
+    all: [...entries].sort((a, b) => compare(a.name, b.name)),
+    search: (text) =>
+      index
+        .search(text)
+        .slice(0, MOST_FOUND)
+        .flatMap(({ id }) => byKey.get(String(id)) ?? []),
+  };
+}
+
+function buildShelf(library: Library): Shelf {
+  const taxonomy = buildTaxonomy(library.plants);
+  // The season and a plant's page need no index.
+  const searching = lazily(() => searchOf(library));
   return {
     library,
     taxonomy,
@@ -81,11 +99,18 @@ export function makeShelf(library: Library): Shelf {
         Object.keys(hosts).some((id) => line.has(id)),
       );
     },
-    all: inOrder,
-    search: (text) =>
-      index
-        .search(text)
-        .slice(0, MOST_FOUND)
-        .flatMap(({ id }) => byKey.get(String(id)) ?? []),
+    get all() {
+      return searching().all;
+    },
+    search: (text) => searching().search(text),
   };
+}
+
+const shelves = new WeakMap<Library, Shelf>();
+
+/** The library made ready for reading, once. */
+export function makeShelf(library: Library): Shelf {
+  const shelf = shelves.get(library) ?? buildShelf(library);
+  shelves.set(library, shelf);
+  return shelf;
 }

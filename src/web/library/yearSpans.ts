@@ -11,6 +11,7 @@ export interface YearSpan {
 /** When a window is open at a place in the calendar year of a day; a window over the turn of the year gives two parts. */
 export function spansInYear(almanac: Almanac, rule: WindowRule, today: Day): readonly YearSpan[] {
   const first = dayOf(civil(today).year, 1, 1);
+  if (almanac.state(rule, today).kind === 'watch') return [];
   const spans: { from: number; to: number }[] = [];
   for (let day = 0; day < DAYS_IN_YEAR; day++) {
     if (almanac.daysOutside(rule, addDays(first, day)) !== 0) continue;

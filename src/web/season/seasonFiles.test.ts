@@ -9,8 +9,8 @@ function event(name: string, from: Day, to: Day): DatedEvent {
   const banded = (one: Day) => ({ early: addDays(one, -3), median: one, late: addDays(one, 4) });
   return {
     event: {
-      cause: causeId('bagworm'),
-      causeName: 'Bagworm',
+      about: causeId('bagworm'),
+      aboutName: 'Bagworm',
       name,
       rule: { kind: 'any' },
       kind: 'stage',
@@ -48,6 +48,7 @@ it('writes the weather so that it can be imported again', () => {
   const normals = {
     minCelsius: new Float64Array(365).fill(8),
     maxCelsius: new Float64Array(365).fill(18),
+    spreadCelsius: new Float64Array(365).fill(3),
     rainMillimetres: Array.from({ length: 12 }, () => 80),
   };
   const days = simulateWeather(normals, day('2026-02-20'), 20, 5);

@@ -2,6 +2,7 @@ import { createEvents, type EventAttributes } from 'ics';
 import Papa from 'papaparse';
 import type { SeasonEvent } from '../../core/season.ts';
 import { addDays, civil, isoDay, type Day } from '../../core/timing/calendar.ts';
+import { degreeDaysSingleSine } from '../../core/timing/degreeDays.ts';
 import type { WeatherDay } from '../../core/timing/weather.ts';
 import type { BandedDay, BandedSpan } from '../../core/timing/yearAhead.ts';
 import { fail, ok, type Result } from '../../core/result.ts';
@@ -23,36 +24,65 @@ const bandInWords = ({ early, late }: BandedDay): string =>
   early === late ? isoDay(early) : `${isoDay(early)} to ${isoDay(late)}`;
 
 /** What an event is called in a calendar: "Bagworm: hatch". */
-export const titleOf = ({ causeName, name }: SeasonEvent): string => `${causeName}: ${name}`;
+export const titleOf = ({ aboutName, name }: SeasonEvent): string => `${aboutName}: ${name}`;
+
+/** One thing of a calendar that takes whole days. */
+export interface CalendarEntry {
+  /** Stays the same when the dates change, so that a calendar moves the entry. */
+  readonly key: string;
+  readonly title: string;
+  readonly from: Day;
+  readonly to: Day;
+  readonly description: string;
+}
 
 /**
  * An iCalendar file of whole-day events (RFC 5545): dates without times, so that no time zone moves them. The end is the
  * day after the last one, as the format wants it. The failure is a text for the user.
  */
-export function seasonCalendar(events: readonly DatedEvent[]): Result<string, string> {
-  const attributes = events.map(({ event, span }): EventAttributes => ({
-    uid: `${event.cause}-${event.kind}-${event.name.replace(/\W+/g, '-')}-${civil(span.from.median).year}@sounding`,
-    title: titleOf(event),
-    start: date3(span.from.median),
-    end: date3(addDays(span.to.median, 1)),
-    description: `Opens ${bandInWords(span.from)}, closes ${bandInWords(span.to)} in 8 of 10 years.`,
-    productId: 'sounding/season',
+export function calendarFile(entries: readonly CalendarEntry[]): Result<string, string> {
+  const attributes = entries.map(({ key, title, from, to, description }): EventAttributes => ({
+    uid: `${key.replace(/[^\w-]+/g, '-')}@sounding`,
+    title,
+    start: date3(from),
+    end: date3(addDays(to, 1)),
+    description,
+    productId: 'sounding/dates',
     transp: 'TRANSPARENT',
   }));
   const { error, value } = createEvents(attributes);
-  return typeof value !== 'string'
-    ? fail(`The calendar could not be made: ${error?.message ?? 'no event'}. Choose other plants.`)
-    : ok(value);
+  return typeof value === 'string'
+    ? ok(value)
+    : fail(`The calendar could not be made: ${error?.message ?? 'it would hold no date'}.`);
 }
 
-/** The days of the station as CSV, in the columns that an import reads. */
+/** The dates of a season, by their medians. */
+export function seasonCalendar(events: readonly DatedEvent[]): Result<string, string> {
+  return calendarFile(
+    events.map(({ event, span }) => ({
+      key: `${event.about}-${event.kind}-${event.name}-${civil(span.from.median).year}`,
+      title: titleOf(event),
+      from: span.from.median,
+      to: span.to.median,
+      description: `Opens ${bandInWords(span.from)}, closes ${bandInWords(span.to)} in 8 of 10 years.`,
+    })),
+  );
+}
+
+/** Base of the heat that stands in the file, Celsius. */
+const CSV_BASE_CELSIUS = 10;
+
+/** The days of the station as CSV, in the columns that an import reads, with the heat of each day. */
 export function weatherCsv(days: readonly WeatherDay[]): string {
   return Papa.unparse(
-    days.map(({ day, minCelsius, maxCelsius, rainMillimetres }) => ({
+    days.map(({ day, minCelsius, maxCelsius, rainMillimetres, windKmh }) => ({
       date: isoDay(day),
       min_c: minCelsius,
       max_c: maxCelsius,
       rain_mm: rainMillimetres,
+      wind_kmh: windKmh,
+      degree_days_10_c:
+        Math.round(10 * degreeDaysSingleSine(minCelsius, maxCelsius, CSV_BASE_CELSIUS)) / 10,
     })),
   );
 }

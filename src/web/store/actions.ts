@@ -1,6 +1,6 @@
 import { api } from './api.ts';
 import { caseLoaded, loadFailed } from './caseSlice.ts';
-import { casesRead, clinicRead, deskFailed, experienceRead } from './deskSlice.ts';
+import { casesRead, clinicRead, deskFailed, experienceRead, weatherRead } from './deskSlice.ts';
 import { loadOutbox } from './outbox.ts';
 import type { Dispatch } from './store.ts';
 
@@ -16,6 +16,12 @@ export async function loadDesk(dispatch: Dispatch, closed: boolean): Promise<voi
 export async function loadExperience(dispatch: Dispatch): Promise<void> {
   const experience = await api.experience();
   if (experience.ok) dispatch(experienceRead(experience.value));
+}
+
+/** Reads the station's days; without them dates are those of a normal year. */
+export async function loadWeather(dispatch: Dispatch): Promise<void> {
+  const weather = await api.weather();
+  if (weather.ok) dispatch(weatherRead(weather.value));
 }
 
 /** Switches learning from confirmed cases on or off for the clinic. */

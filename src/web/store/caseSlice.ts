@@ -1,8 +1,16 @@
 import { createSelector, createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { applyCaseEvent } from '../../contracts/applyCaseEvent.ts';
-import type { CaseEvent, CasePlant, CaseRecord, ClinicExperience } from '../../contracts/cases.ts';
+import type {
+  CaseEvent,
+  CasePlant,
+  CaseRecord,
+  Clinic,
+  ClinicExperience,
+} from '../../contracts/cases.ts';
 import type { ConsultRequest, ConsultResponse, Seen } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
+import type { ClinicWeather } from '../../contracts/weather.ts';
+import { distanceKm } from '../../core/timing/climate.ts';
 import { addToOutbox } from './outbox.ts';
 
 /** Where the changes of the open case stand. */
@@ -124,7 +132,11 @@ export const caseReducer = slice.reducer;
 
 interface WithCase {
   readonly case: CaseState;
-  readonly desk: { readonly experience: ClinicExperience | null };
+  readonly desk: {
+    readonly experience: ClinicExperience | null;
+    readonly weather: ClinicWeather | null;
+    readonly clinic: Clinic | null;
+  };
 }
 
 /** The case with everything that was done, confirmed or not. */
@@ -148,16 +160,59 @@ const NOTHING_SEEN: readonly Seen[] = [];
 const selectSeen = ({ desk }: WithCase): readonly Seen[] =>
   desk.experience?.learning === true ? desk.experience.seen : NOTHING_SEEN;
 
+/** As far as this from the clinic its station tells the weather of a garden: our own estimate. */
+const STATION_REACHES_KM = 60;
+/** Days before the case that are told: more than a gardening year. */
+const DAYS_TOLD = 400;
+const NO_WEATHER: ConsultRequest['weather'] = [];
+
+/** The station's days before a day, where a garden lies near the clinic. */
+function stationDays(
+  { weather, clinic }: WithCase['desk'],
+  place: CasePlant['place'] | undefined,
+  before: string | undefined,
+): ConsultRequest['weather'] {
+  if (!place || before === undefined || !weather || !clinic) return NO_WEATHER;
+  if (distanceKm(place, clinic.place) > STATION_REACHES_KM) return NO_WEATHER;
+  return weather.days.filter(({ day }) => day < before).slice(-DAYS_TOLD);
+}
+
+/** The station's days up to the day of the call. */
+const selectWeather = createSelector(
+  (state: WithCase) => state.desk,
+  (state: WithCase) => selectPlant(state)?.place,
+  (state: WithCase) => selectPlant(state)?.date,
+  stationDays,
+);
+
+/** The clinic's day with the station's days up to it, from which a plan is dated on. */
+export const selectNow = createSelector(
+  (state: WithCase) => state.desk,
+  (state: WithCase) => selectPlant(state)?.place,
+  (state: WithCase) => selectPlant(state)?.date,
+  (desk, place, called) => {
+    const today = desk.clinic?.today ?? called ?? '';
+    const weather = stationDays(desk, place, today);
+    return {
+      today,
+      weather,
+      simulated: weather.length > 0 && desk.weather?.source === 'simulated',
+    };
+  },
+);
+
 /** What the consultant is asked about the open plant. */
 export const selectRequest = createSelector(
   selectPlant,
   selectRecord,
   selectSeen,
-  (plant, record, seen): ConsultRequest | null => {
+  selectWeather,
+  (plant, record, seen, weather): ConsultRequest | null => {
     if (!plant || !record) return null;
     const { words, date, place, approach, answers } = plant;
     const experience = [...seen];
-    const base = { words, date, place, approach, answers, channel: record.channel, experience };
+    const { channel } = record;
+    const base = { words, date, place, approach, answers, channel, experience, weather };
     return plant.plant === null ? base : { ...base, plant: plant.plant };
   },
 );

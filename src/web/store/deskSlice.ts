@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { CaseSummary, Clinic, ClinicExperience } from '../../contracts/cases.ts';
+import type { ClinicWeather } from '../../contracts/weather.ts';
 import type { Problem } from '../../contracts/problem.ts';
 
 interface DeskState {
@@ -7,6 +8,8 @@ interface DeskState {
   readonly cases: readonly CaseSummary[] | null;
   /** What the clinic has learned from its confirmed cases; null until it is read. */
   readonly experience: ClinicExperience | null;
+  /** The station's days; null until they are read. */
+  readonly weather: ClinicWeather | null;
   readonly closedShown: boolean;
   readonly problem: Problem | null;
 }
@@ -15,6 +18,7 @@ const initialState: DeskState = {
   clinic: null,
   cases: null,
   experience: null,
+  weather: null,
   closedShown: false,
   problem: null,
 };
@@ -30,6 +34,10 @@ const slice = createSlice({
     experienceRead: (state, { payload }: PayloadAction<ClinicExperience>): DeskState => ({
       ...state,
       experience: payload,
+    }),
+    weatherRead: (state, { payload }: PayloadAction<ClinicWeather>): DeskState => ({
+      ...state,
+      weather: payload,
     }),
     casesRead: (state, { payload }: PayloadAction<readonly CaseSummary[]>): DeskState => ({
       ...state,
@@ -48,5 +56,6 @@ const slice = createSlice({
   },
 });
 
-export const { casesRead, clinicRead, closedToggled, deskFailed, experienceRead } = slice.actions;
+export const { casesRead, clinicRead, closedToggled, deskFailed, experienceRead, weatherRead } =
+  slice.actions;
 export const deskReducer = slice.reducer;

@@ -1,9 +1,11 @@
 import { answerConsult } from '../../contracts/answerConsult.ts';
+import { answerSchedule, type ScheduleQuery } from '../../contracts/answerSchedule.ts';
 import { createConsultant } from '../../core/consult.ts';
 import { compileLibrary } from '../../core/knowledge/compile.ts';
 import type { FromWorker, ToWorker } from './messages.ts';
 
 let answer: ((body: unknown) => ReturnType<typeof answerConsult>) | null = null;
+let schedule: ((query: ScheduleQuery) => ReturnType<typeof answerSchedule>) | null = null;
 
 const send = (message: FromWorker): void => self.postMessage(message);
 
@@ -13,6 +15,7 @@ self.onmessage = ({ data }: MessageEvent<ToWorker>): void => {
       const compiled = compileLibrary(data.library);
       const consultant = createConsultant(compiled);
       answer = (body) => answerConsult(compiled, consultant, body);
+      schedule = (query) => answerSchedule(compiled, consultant, query);
       const plants = [...compiled.plants.values()].map(({ id, name, scientific }) => ({
         id,
         name,
@@ -25,5 +28,8 @@ self.onmessage = ({ data }: MessageEvent<ToWorker>): void => {
     }
     case 'ask':
       if (answer) send({ kind: 'answer', id: data.id, result: answer(data.body) });
+      return;
+    case 'schedule':
+      if (schedule) send({ kind: 'scheduled', id: data.id, result: schedule(data.query) });
   }
 };

@@ -1,10 +1,13 @@
+import type { ScheduleQuery } from '../../contracts/answerSchedule.ts';
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
 import { fail, type Result } from '../../core/result.ts';
+import type { PlanSchedule } from '../../core/advice/planSchedule.ts';
 import { fetchLibrary } from '../library/fetchLibrary.ts';
 import type { FromWorker, PlantChoice, ToWorker } from './messages.ts';
 
 type Answer = Result<ConsultResponse, Problem>;
+type Scheduled = Result<PlanSchedule, Problem>;
 
 const NO_LIBRARY: Problem = {
   code: 'unavailable',
@@ -18,6 +21,7 @@ class ConsultClient {
   #worker: Worker | null = null;
   #ready: Promise<readonly PlantChoice[]> | null = null;
   #waiting = new Map<number, (answer: Answer) => void>();
+  #scheduling = new Map<number, (schedule: Scheduled) => void>();
   #next = 1;
 
   /** Plants of the library, once it is loaded. */
@@ -30,7 +34,19 @@ class ConsultClient {
   }
 
   /** Answers a request; fails only when the library cannot be loaded. */
-  async ask(body: ConsultRequest): Promise<Answer> {
+  ask(body: ConsultRequest): Promise<Answer> {
+    return this.#call(this.#waiting, (id) => ({ kind: 'ask', id, body }));
+  }
+
+  /** Dates the steps of the advice; fails only when the library cannot be loaded. */
+  schedule(query: ScheduleQuery): Promise<Scheduled> {
+    return this.#call(this.#scheduling, (id) => ({ kind: 'schedule', id, query }));
+  }
+
+  async #call<T>(
+    waiting: Map<number, (value: Result<T, Problem>) => void>,
+    message: (id: number) => ToWorker,
+  ): Promise<Result<T, Problem>> {
     try {
       await this.plants();
     } catch {
@@ -38,9 +54,21 @@ class ConsultClient {
     }
     const id = this.#next++;
     return new Promise((resolve) => {
-      this.#waiting.set(id, resolve);
-      this.#send({ kind: 'ask', id, body });
+      waiting.set(id, resolve);
+      this.#send(message(id));
     });
+  }
+
+  #receive(message: Exclude<FromWorker, { kind: 'ready' }>): void {
+    switch (message.kind) {
+      case 'answer':
+        this.#waiting.get(message.id)?.(message.result);
+        this.#waiting.delete(message.id);
+        return;
+      case 'scheduled':
+        this.#scheduling.get(message.id)?.(message.result);
+        this.#scheduling.delete(message.id);
+    }
   }
 
   #send(message: ToWorker): void {
@@ -54,12 +82,8 @@ class ConsultClient {
     return new Promise((resolve, reject) => {
       worker.onerror = () => reject(new Error('the worker failed'));
       worker.onmessage = ({ data }: MessageEvent<FromWorker>) => {
-        if (data.kind === 'ready') {
-          resolve(data.plants);
-          return;
-        }
-        this.#waiting.get(data.id)?.(data.result);
-        this.#waiting.delete(data.id);
+        if (data.kind === 'ready') resolve(data.plants);
+        else this.#receive(data);
       };
       this.#send({ kind: 'library', library });
     });

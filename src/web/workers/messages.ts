@@ -1,7 +1,9 @@
+import type { ScheduleQuery } from '../../contracts/answerSchedule.ts';
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
 import type { Library } from '../../core/knowledge/schema/library.ts';
 import type { Result } from '../../core/result.ts';
+import type { PlanSchedule } from '../../core/advice/planSchedule.ts';
 
 /** A plant to choose from. */
 export interface PlantChoice {
@@ -13,7 +15,8 @@ export interface PlantChoice {
 /** What the page tells the worker. */
 export type ToWorker =
   | { readonly kind: 'library'; readonly library: Library }
-  | { readonly kind: 'ask'; readonly id: number; readonly body: ConsultRequest };
+  | { readonly kind: 'ask'; readonly id: number; readonly body: ConsultRequest }
+  | { readonly kind: 'schedule'; readonly id: number; readonly query: ScheduleQuery };
 
 /** What the worker tells the page. */
 export type FromWorker =
@@ -22,4 +25,9 @@ export type FromWorker =
       readonly kind: 'answer';
       readonly id: number;
       readonly result: Result<ConsultResponse, Problem>;
+    }
+  | {
+      readonly kind: 'scheduled';
+      readonly id: number;
+      readonly result: Result<PlanSchedule, Problem>;
     };

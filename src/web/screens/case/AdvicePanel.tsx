@@ -1,6 +1,9 @@
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { midSentence } from '../../../core/midSentence.ts';
 import { shortDate } from '../../app/dates.ts';
+import { Button } from '../../kit/Button.tsx';
+import { Key } from '../../kit/Key.tsx';
 import { ColumnTitle, Quietly } from './layout.ts';
 
 type Advice = ConsultResponse['advice'];
@@ -85,17 +88,21 @@ function Steps({ steps, today }: { readonly steps: readonly Step[]; readonly tod
 interface AdvicePanelProps {
   readonly answer: ConsultResponse | null;
   readonly today: string;
+  readonly onDates: () => void;
 }
 
 /** The advice so far: a sentence to say aloud, dated steps, cautions, and what not to do. */
-export function AdvicePanel({ answer, today }: AdvicePanelProps) {
+export function AdvicePanel({ answer, today, onDates }: AdvicePanelProps) {
   if (!answer) return null;
-  const { verdict, headline, steps, cautions, refer, notDoing, lookAgain } = answer.advice;
+  const { verdict, headline, steps, cautions, refer, notDoing, differ, lookAgain } = answer.advice;
   return (
     <section aria-label="Advice so far">
       <ColumnTitle>
         Advice so far
         <Verdict $careful={CAREFUL.includes(verdict)}>{VERDICT_WORDS[verdict]}</Verdict>
+        <Button kind="quiet" onPress={onDates}>
+          Dates <Key>Alt T</Key>
+        </Button>
       </ColumnTitle>
       <Headline>{headline}</Headline>
       <Steps steps={steps} today={today} />
@@ -111,6 +118,14 @@ export function AdvicePanel({ answer, today }: AdvicePanelProps) {
           </ul>
         </Note>
       )}
+      {differ.map(({ over, here, others, why }) => (
+        <Note key={over}>
+          <h3>Advisors differ: {midSentence(over)}</h3>
+          <p>
+            {others} Here: {here} {why}
+          </p>
+        </Note>
+      ))}
       {refer.length > 0 && (
         <Note>
           <h3>Refer to</h3>

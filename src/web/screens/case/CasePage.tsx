@@ -4,7 +4,7 @@ import { styled } from 'styled-components';
 import { plantIdSchema, type PlantId } from '../../../core/knowledge/schema/common.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
-import { loadCase, loadDesk, loadExperience } from '../../store/actions.ts';
+import { loadCase, loadDesk, loadExperience, loadWeather } from '../../store/actions.ts';
 import { caseLeft, plantShown, selectPlant, selectRecord } from '../../store/caseSlice.ts';
 import { showWithout } from '../../store/consulting.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
@@ -12,6 +12,7 @@ import { AddFinding } from './AddFinding.tsx';
 import { AdvicePanel } from './AdvicePanel.tsx';
 import { AskPanel } from './AskPanel.tsx';
 import { CausesPanel } from './CausesPanel.tsx';
+import { DatesPanel } from './dates/DatesPanel.tsx';
 import { HeardPanel } from './HeardPanel.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
 import { Column, Columns } from './layout.ts';
@@ -35,6 +36,7 @@ function useCaseLoaded(id: string | undefined): void {
     if (id === undefined) return undefined;
     void loadCase(dispatch, id);
     void loadExperience(dispatch);
+    void loadWeather(dispatch);
     if (store.getState().desk.clinic === null) void loadDesk(dispatch, false);
     return () => void dispatch(caseLeft());
   }, [dispatch, id]);
@@ -60,6 +62,7 @@ export function CasePage() {
   const navigate = useNavigate();
   const happen = useHappen();
   const [keysShown, setKeysShown] = useState(false);
+  const [dates, setDates] = useState(false);
   const [adding, setAdding] = useState<string | null>(null);
   const record = useAppSelector(selectRecord);
   const plant = useAppSelector(selectPlant);
@@ -76,6 +79,7 @@ export function CasePage() {
   const addFinding = (): void => setAdding(selectedWords());
   useKeys({
     'alt+s': addFinding,
+    'alt+t': () => setDates(!dates),
     '?': () => setKeysShown(true),
     'alt+w': () => document.getElementById('words')?.focus(),
     'alt+p': addPlant,
@@ -111,11 +115,26 @@ export function CasePage() {
           answer={consultation}
           onPoint={(finding) => void showWithout(store.getState(), finding, dispatch)}
         />
-        <CausesPanel answer={consultation} without={without?.consultation ?? null} />
-        <Column aria-label="Questions and advice">
-          <AskPanel plant={plant} answer={consultation} />
-          <AdvicePanel answer={consultation} today={plant.date} />
-        </Column>
+        {dates && consultation ? (
+          <DatesPanel
+            caseId={record.id}
+            plant={plant}
+            answer={consultation}
+            onClose={() => setDates(false)}
+          />
+        ) : (
+          <>
+            <CausesPanel answer={consultation} without={without?.consultation ?? null} />
+            <Column aria-label="Questions and advice">
+              <AskPanel plant={plant} answer={consultation} />
+              <AdvicePanel
+                answer={consultation}
+                today={plant.date}
+                onDates={() => setDates(true)}
+              />
+            </Column>
+          </>
+        )}
       </Columns>
       {adding !== null && (
         <AddFinding

@@ -1,8 +1,10 @@
+import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
+import { useKeys } from '../../kit/useKeys.ts';
 import { listEvidence, type Evidence } from './evidence.ts';
 import { Column, ColumnTitle, Quietly } from './layout.ts';
 import { MarkedText, type Mark } from './MarkedText.tsx';
@@ -60,17 +62,55 @@ function byPart(list: readonly Evidence[]): [string, Evidence[]][] {
   return [...parts].sort(([a], [b]) => order.indexOf(a) - order.indexOf(b));
 }
 
+/** The rows of what was understood, in the order of the page. */
+const rows = (): HTMLElement[] => [...document.querySelectorAll<HTMLElement>('[data-heard]')];
+
+function focusRow(row: HTMLElement | undefined): void {
+  row?.querySelector('button')?.focus();
+}
+
 function EvidenceItem({ plant, one }: { readonly plant: CasePlant; readonly one: Evidence }) {
   const happen = useHappen();
-  const { finding, label, state } = one;
+  const { finding, label, state, byHand } = one;
   const set = (value: boolean | 'unknown', sure: number) => () =>
     happen({ kind: 'answer-given', plantId: plant.id, answer: { finding, value, sure } });
   const undo = (): void => happen({ kind: 'answer-withdrawn', plantId: plant.id, finding });
+  const item = useRef<HTMLLIElement>(null);
+  const keyed = useRef(false);
+  useEffect(() => {
+    // The buttons of the row change with what is known of it, and take the focus with them.
+    if (keyed.current) focusRow(item.current ?? undefined);
+    keyed.current = false;
+  }, [state, byHand]);
+  const move = (row: HTMLElement, by: number): void => {
+    const all = rows();
+    focusRow(all[all.indexOf(row) + by]);
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLElement>): void => {
+    const row = event.currentTarget;
+    const turns: Readonly<Record<string, () => void>> = {
+      y: set(true, 0.9),
+      n: set(false, 0.9),
+      u: set(state !== 'denied', 0.4),
+      delete: set('unknown', 1),
+      backspace: byHand ? undo : set('unknown', 1),
+    };
+    const moves: Readonly<Record<string, () => void>> = {
+      arrowdown: () => move(row, 1),
+      arrowup: () => move(row, -1),
+    };
+    const key = event.key.toLowerCase();
+    const action = turns[key] ?? moves[key];
+    if (!action || event.altKey || event.ctrlKey || event.metaKey) return;
+    event.preventDefault();
+    keyed.current = key in turns;
+    action();
+  };
   return (
-    <Item data-state={state}>
+    <Item ref={item} data-state={state} data-heard onKeyDown={onKeyDown}>
       <Sign>{STATE_WORDS[state]}</Sign>
       <span>{label}</span>
-      {one.byHand ? (
+      {byHand ? (
         <Button kind="quiet" onPress={undo} aria-label={`Undo: ${label}`}>
           Undo
         </Button>
@@ -99,13 +139,38 @@ function EvidenceItem({ plant, one }: { readonly plant: CasePlant; readonly one:
   );
 }
 
+const overlap = (a: Mark, b: Mark): boolean => a.start < b.end && b.start < a.end;
+
 function marksOf(plant: CasePlant, answer: ConsultResponse | null): readonly Mark[] {
   if (!answer) return [];
   const states = new Map(listEvidence(plant, answer).map(({ finding, state }) => [finding, state]));
-  return answer.heard.flatMap(({ finding, span: [start, end] }): Mark[] => {
+  const marks = answer.heard.flatMap(({ finding, span: [start, end] }): Mark[] => {
     const state = states.get(finding) ?? 'said';
     return state === 'dropped' ? [] : [{ start, end, tone: state }];
   });
+  const values = answer.amounts.map(({ span: [start, end] }): Mark => ({
+    start,
+    end,
+    tone: 'value',
+  }));
+  return [...marks, ...values.filter((one) => !marks.some((other) => overlap(one, other)))];
+}
+
+/** Values that were said, as they were understood. */
+function Amounts({ amounts }: { readonly amounts: ConsultResponse['amounts'] }) {
+  if (amounts.length === 0) return null;
+  return (
+    <>
+      <Part>When and how much</Part>
+      <ul>
+        {amounts.map(({ text, span: [start] }) => (
+          <Item key={start}>
+            <span>{text}</span>
+          </Item>
+        ))}
+      </ul>
+    </>
+  );
 }
 
 interface HeardPanelProps {
@@ -119,6 +184,7 @@ interface HeardPanelProps {
 export function HeardPanel({ plant, answer, onAdd }: HeardPanelProps) {
   const happen = useHappen();
   const list = answer ? listEvidence(plant, answer) : [];
+  useKeys({ 'alt+h': () => focusRow(rows()[0]) });
   return (
     <Column aria-label="Heard">
       <ColumnTitle>
@@ -141,6 +207,11 @@ export function HeardPanel({ plant, answer, onAdd }: HeardPanelProps) {
         </Button>
         <Quietly>mark words first to tie them to it</Quietly>
       </AddRow>
+      {list.length > 0 && (
+        <Quietly>
+          <Key>Alt H</Key> then Y, N, U, Del and the arrows
+        </Quietly>
+      )}
       {byPart(list).map(([part, items]) => (
         <div key={part}>
           <Part>{HEADINGS[part] ?? part}</Part>
@@ -151,6 +222,7 @@ export function HeardPanel({ plant, answer, onAdd }: HeardPanelProps) {
           </ul>
         </div>
       ))}
+      <Amounts amounts={answer?.amounts ?? []} />
     </Column>
   );
 }

@@ -27,9 +27,11 @@ const Sheet = styled(Modal)`
 const KEYS = [
   ['Alt W', 'Go to the words'],
   ['Alt S', 'Add a finding; words marked in the text are tied to it'],
+  ['Alt H', 'Go to what was understood: Y, N, U or Del on a row, arrows to the next'],
   ['Alt Y', 'Yes to the first question'],
   ['Alt N', 'No to the first question'],
   ['Alt U', 'Cannot tell'],
+  ['Alt T', 'The dates of the plan, and back to the causes'],
   ['Alt P', 'Add another plant to this call'],
   ['Alt D', 'Back to the Desk'],
   ['?', 'This list, when nothing is being typed'],

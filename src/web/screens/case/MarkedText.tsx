@@ -6,7 +6,7 @@ import { styled } from 'styled-components';
 export interface Mark {
   readonly start: number;
   readonly end: number;
-  readonly tone: 'said' | 'denied' | 'doubted' | 'plant';
+  readonly tone: 'said' | 'denied' | 'doubted' | 'plant' | 'value';
 }
 
 const Frame = styled.div`
@@ -50,6 +50,10 @@ const Behind = styled.div`
   & mark[data-tone='doubted'] {
     background: transparent;
     border-bottom: 2px dotted var(--teal);
+  }
+  & mark[data-tone='value'] {
+    background: transparent;
+    border-bottom: 1px solid var(--ink);
   }
   & mark[data-tone='plant'] {
     background: var(--ochre-wash);

@@ -79,12 +79,15 @@ function PlaceForm({ plant, close }: { readonly plant: CasePlant; readonly close
   const happen = useHappen();
   const [lat, setLat] = useState(String(plant.place.lat));
   const [lon, setLon] = useState(String(plant.place.lon));
-  const place = { lat: Number(lat), lon: Number(lon) };
+  const [height, setHeight] = useState(String(plant.place.height ?? ''));
+  const known = height.trim() === '' ? {} : { height: Number(height) };
+  const place = { lat: Number(lat), lon: Number(lon), ...known };
   const good =
     lat.trim() !== '' &&
     lon.trim() !== '' &&
     Math.abs(place.lat) <= 90 &&
-    Math.abs(place.lon) <= 180;
+    Math.abs(place.lon) <= 180 &&
+    (known.height === undefined || (known.height >= -450 && known.height <= 6000));
   const save = (): void => {
     happen({ kind: 'place-set', plantId: plant.id, place });
     close();
@@ -93,7 +96,12 @@ function PlaceForm({ plant, close }: { readonly plant: CasePlant; readonly close
     <>
       <Field label="Latitude, south is negative" value={lat} autoFocus onChange={setLat} />
       <Field label="Longitude, west is negative" value={lon} onChange={setLon} />
-      <p>{good ? '' : 'Latitude is a number from -90 to 90, longitude from -180 to 180.'}</p>
+      <Field label="Height in metres, if known" value={height} onChange={setHeight} />
+      <p>
+        {good
+          ? ''
+          : 'Latitude is a number from -90 to 90, longitude from -180 to 180, height in metres or empty.'}
+      </p>
       <Button kind="main" isDisabled={!good} onPress={save}>
         Use this place
       </Button>

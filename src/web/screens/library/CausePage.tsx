@@ -2,6 +2,7 @@ import { Link, useOutletContext, useParams } from 'react-router';
 import { FREQUENCY, type Frequency } from '../../../core/knowledge/scale.ts';
 import type { Cause } from '../../../core/knowledge/schema/cause.ts';
 import type { FindingId, PlantId, TreatmentId } from '../../../core/knowledge/schema/common.ts';
+import { midSentence } from '../../../core/midSentence.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import type { Shelf } from '../../library/shelf.ts';
 import { Facts, Halves, HowOften, PlantLinks, Quiet, Sheet } from './parts.tsx';
@@ -129,6 +130,27 @@ function LookAlikes({ shelf, cause }: { readonly shelf: Shelf; readonly cause: C
   );
 }
 
+interface DifferProps {
+  readonly shelf: Shelf;
+  /** Id of a cause, a treatment or a care topic. */
+  readonly about: string;
+}
+
+/** Where practitioners differ about it. */
+export function Differ({ shelf, about }: DifferProps) {
+  return shelf.library.views
+    .filter((view) => view.about.includes(about))
+    .map(({ id, over, here, others, why }) => (
+      <section key={id}>
+        <h2>Advisors differ: {midSentence(over)}</h2>
+        <p>{others}</p>
+        <p>
+          Here: {here} {why}
+        </p>
+      </section>
+    ));
+}
+
 /** All that the library holds about one cause. */
 export function CausePage() {
   const { shelf, almanac, today } = useOutletContext<Reading>();
@@ -177,7 +199,16 @@ export function CausePage() {
         </section>
         <Plants shelf={shelf} cause={cause} />
       </Halves>
+      <Differ shelf={shelf} about={cause.id} />
       <Quiet>Source: {sourceInWords(cause.source, shelf.library.sources)}</Quiet>
+      {cause.stages.map(
+        ({ name, source }) =>
+          source !== undefined && (
+            <Quiet key={name}>
+              Dates of “{name}”: {sourceInWords(source, shelf.library.sources)}
+            </Quiet>
+          ),
+      )}
     </Sheet>
   );
 }

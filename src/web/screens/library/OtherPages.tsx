@@ -6,7 +6,7 @@ import { FREQUENCY } from '../../../core/knowledge/scale.ts';
 import type { TiedPhrases } from '../../../contracts/cases.ts';
 import { api } from '../../store/api.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
-import { Missing } from './CausePage.tsx';
+import { Differ, Missing } from './CausePage.tsx';
 import { Facts, HowOften, Quiet, Sheet } from './parts.tsx';
 import type { Reading } from '../../library/useShelf.ts';
 import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
@@ -205,6 +205,7 @@ export function TreatmentPage() {
           </tbody>
         </Facts>
       </section>
+      <Differ shelf={shelf} about={treatment.id} />
       <Quiet>
         No rate stands here: it comes from the label. Source:{' '}
         {sourceInWords(treatment.source, library.sources)}
@@ -249,6 +250,7 @@ export function CarePage() {
           Not: {text}. {why}
         </p>
       ))}
+      <Differ shelf={shelf} about={topic.id} />
       <Quiet>Source: {sourceInWords(topic.source, shelf.library.sources)}</Quiet>
     </Sheet>
   );

@@ -6,7 +6,7 @@ import type { Shelf } from '../../library/shelf.ts';
 import { Missing } from './CausePage.tsx';
 import { Facts, Halves, PlantLinks, Quiet, Sheet, Stack } from './parts.tsx';
 import type { Reading } from '../../library/useShelf.ts';
-import { capital, sourceInWords, spaced } from './words.ts';
+import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
 
 /** What can befall a plant, the commonest first, with whether it is about now. */
 function Troubles({
@@ -122,6 +122,9 @@ export function PlantPage() {
           )}
         </Stack>
       </Halves>
+      {plant.traits.bloom && (
+        <Quiet>In flower: {ruleInWords(plant.traits.bloom)}, by common practice.</Quiet>
+      )}
       <Quiet>Source: {sourceInWords(plant.source, shelf.library.sources)}</Quiet>
     </Sheet>
   );

@@ -1,6 +1,6 @@
 import type { Harm } from '../../../core/knowledge/schema/cause.ts';
 import type { Source } from '../../../core/knowledge/schema/source.ts';
-import type { WindowRule } from '../../../core/knowledge/schema/window.ts';
+import type { PlantStage, StageDay, WindowRule } from '../../../core/knowledge/schema/window.ts';
 
 /** `nearly-always` as people write it. */
 export const spaced = (word: string): string => word.replaceAll('-', ' ');
@@ -41,6 +41,19 @@ const SEASON = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long',
 const inYear = ({ month, day }: { readonly month: number; readonly day: number }): string =>
   SEASON.format(new Date(Date.UTC(2026, month - 1, day)));
 
+const STAGE_WORDS: Readonly<Record<PlantStage, string>> = {
+  'leaf-out': 'leafing out',
+  'bloom-start': 'the first flowers',
+  'bloom-end': 'the last flowers',
+  'leaf-fall': 'leaf fall',
+};
+
+function stageInWords({ stage, days }: StageDay): string {
+  const turn = STAGE_WORDS[stage];
+  if (days === 0) return turn;
+  return `${Math.abs(days)} days ${days > 0 ? 'after' : 'before'} ${turn}`;
+}
+
 /** A window as the library holds it, before it travels to the clinic. */
 export function ruleInWords(rule: WindowRule): string {
   switch (rule.kind) {
@@ -51,6 +64,10 @@ export function ruleInWords(rule: WindowRule): string {
     case 'calendar':
       return `${inYear(rule.from)} to ${inYear(rule.to)} at ${rule.at ?? 'the reference place'}`;
     case 'degree-days':
-      return `${rule.from} to ${rule.to} degree-days above ${rule.baseCelsius} C`;
+      return `${rule.from} to ${rule.to} degree-days above ${rule.baseCelsius} C${
+        rule.biofix ? `, counted anew from the ${rule.biofix.event}` : ''
+      }`;
+    case 'plant':
+      return `${stageInWords(rule.from)} to ${stageInWords(rule.to)}`;
   }
 }

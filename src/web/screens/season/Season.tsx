@@ -4,7 +4,9 @@ import { plantIdSchema, type PlantId } from '../../../core/knowledge/schema/comm
 import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { Notice } from '../../kit/Notice.tsx';
+import { saveFile } from '../../kit/saveFile.ts';
 import { PlantChooser } from '../../plants/PlantChooser.tsx';
+import { CalendarButton } from '../../season/CalendarButton.tsx';
 import { seasonCalendar, weatherCsv } from '../../season/seasonFiles.ts';
 import { useShelf } from '../../library/useShelf.ts';
 import { HeatChart } from './HeatChart.tsx';
@@ -60,16 +62,6 @@ const STATION = {
   imported: 'The clinic’s station',
 } as const;
 
-/** Hands a text to the browser as a file. */
-function save(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(url);
-}
-
 /** What is active here now and next, with bands, the heat of the year and the weather. */
 export function Season() {
   const [plant, setPlant] = useState<PlantId | null>(null);
@@ -115,24 +107,15 @@ export function Season() {
 }
 
 function Files({ view }: { readonly view: SeasonView }) {
-  const [problem, setProblem] = useState<string | null>(null);
-  const calendar = (): void => {
-    const file = seasonCalendar(view.dated);
-    if (file.ok) save('season.ics', 'text/calendar', file.value);
-    setProblem(file.ok ? null : file.error);
-  };
   return (
     <>
-      <Button kind="quiet" onPress={calendar}>
-        Dates as a calendar file
-      </Button>
+      <CalendarButton fileName="season.ics" make={() => seasonCalendar(view.dated)} />
       <Button
         kind="quiet"
-        onPress={() => save('weather.csv', 'text/csv', weatherCsv(view.observed))}
+        onPress={() => saveFile('weather.csv', 'text/csv', weatherCsv(view.observed))}
       >
         Weather as CSV
       </Button>
-      {problem !== null && <Notice tone="caution">{problem}</Notice>}
     </>
   );
 }

@@ -6,6 +6,7 @@ import { standsOn, type BandedDay } from '../../../core/timing/yearAhead.ts';
 import { dayAndMonth, MONTHS } from '../../app/dates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
+import { Doubt, Lane, MonthNames, Span, Today } from '../../kit/lane.ts';
 import type { DatedEvent } from '../../season/seasonFiles.ts';
 
 const Legend = styled.p`
@@ -47,44 +48,6 @@ const Name = styled.div`
     color: var(--quiet);
   }
 `;
-const Lane = styled.div`
-  position: relative;
-  height: 30px;
-  background-image: repeating-linear-gradient(
-    to right,
-    var(--hairline) 0 1px,
-    transparent 1px calc(100% / 12)
-  );
-`;
-const Bar = styled.span`
-  position: absolute;
-  top: 9px;
-  height: 12px;
-  border: 1px solid var(--ink);
-  background: var(--ink);
-  &[data-kind='step'] {
-    border-color: var(--teal);
-    background: repeating-linear-gradient(115deg, var(--teal) 0 3px, var(--teal-wash) 3px 6px);
-  }
-`;
-const Doubt = styled.span`
-  position: absolute;
-  top: 14px;
-  height: 2px;
-  background: var(--quiet);
-`;
-const Today = styled.span`
-  position: absolute;
-  top: 0;
-  bottom: 0;
-  border-left: 2px solid var(--ochre);
-`;
-const Months = styled.div`
-  display: grid;
-  grid-template-columns: repeat(12, 1fr);
-  font-size: 13px;
-  color: var(--quiet);
-`;
 const Dates = styled.span`
   font-family: var(--figures);
   font-size: 13px;
@@ -119,16 +82,16 @@ export function Timeline({ dated, today }: TimelineProps) {
   return (
     <div>
       <Legend>
-        Solid: the trouble. Hatched: what is done about it. Thin line: where 8 of 10 ways the year
-        may go on put its start and end.
+        Solid: the trouble. Hatched: what is done about it. Outlined: the plant itself. Thin line:
+        where 8 of 10 ways the year may go on put its start and end.
       </Legend>
       <MonthRow as="div" aria-hidden>
         <span />
-        <Months>
+        <MonthNames>
           {MONTHS.map((month) => (
             <span key={month}>{month}</span>
           ))}
-        </Months>
+        </MonthNames>
         <span />
       </MonthRow>
       <Rows title="Now" note="the soonest to close first" list={open} today={today} />
@@ -164,14 +127,16 @@ function Rows({ title, note, list, today }: RowsProps) {
           const [from, to] = [inYear(span.from.median, first), inYear(span.to.median, first)];
           const [early, late] = [inYear(span.from.early, first), inYear(span.to.late, first)];
           return (
-            <Row key={`${event.cause} ${event.kind} ${event.name}`}>
+            <Row key={`${event.about} ${event.kind} ${event.name}`}>
               <Name>
-                <Link to={`/library/cause/${event.cause}`}>{event.causeName}</Link>
+                <Link to={`/library/${event.kind === 'plant' ? 'plant' : 'cause'}/${event.about}`}>
+                  {event.aboutName}
+                </Link>
                 <small>{event.name}</small>
               </Name>
-              <Lane role="img" aria-label={`${event.causeName}, ${event.name}: ${inWords(one)}`}>
+              <Lane role="img" aria-label={`${event.aboutName}, ${event.name}: ${inWords(one)}`}>
                 <Doubt style={{ left: percent(early), width: percent(late - early) }} />
-                <Bar
+                <Span
                   data-kind={event.kind}
                   style={{ left: percent(from), width: percent(Math.max(2, to - from + 1)) }}
                 />

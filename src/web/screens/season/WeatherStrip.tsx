@@ -39,6 +39,9 @@ interface WeatherStripProps {
   readonly coming: readonly ComingDay[];
 }
 
+const windInWords = (windKmh: number | null): string =>
+  windKmh === null ? 'not known' : `${Math.round(windKmh)} km/h`;
+
 /** The last days of the station and the ten to come, the latter with how far they may be off. */
 export function WeatherStrip({ observed, coming }: WeatherStripProps) {
   return (
@@ -49,18 +52,20 @@ export function WeatherStrip({ observed, coming }: WeatherStripProps) {
           <th scope="col">Night, C</th>
           <th scope="col">Day, C</th>
           <th scope="col">Rain</th>
+          <th scope="col">Wind</th>
         </tr>
       </thead>
       <tbody>
-        {observed.slice(-PAST_DAYS).map(({ day, minCelsius, maxCelsius, rainMillimetres }) => (
-          <tr key={day} data-coming="no">
-            <th scope="row">{dayAndMonth(isoDay(day))}</th>
-            <td>{degrees(minCelsius)}</td>
-            <td>{degrees(maxCelsius)}</td>
-            <td>{rainMillimetres.toFixed(1)} mm</td>
+        {observed.slice(-PAST_DAYS).map((one) => (
+          <tr key={one.day} data-coming="no">
+            <th scope="row">{dayAndMonth(isoDay(one.day))}</th>
+            <td>{degrees(one.minCelsius)}</td>
+            <td>{degrees(one.maxCelsius)}</td>
+            <td>{one.rainMillimetres.toFixed(1)} mm</td>
+            <td>{windInWords(one.windKmh)}</td>
           </tr>
         ))}
-        {coming.map(({ day, minCelsius, maxCelsius, plusMinus, rain }) => (
+        {coming.map(({ day, minCelsius, maxCelsius, plusMinus, rain, windKmh }) => (
           <tr key={day} data-coming="yes">
             <th scope="row">{dayAndMonth(isoDay(day))}</th>
             <td>{degrees(minCelsius)}</td>
@@ -68,6 +73,7 @@ export function WeatherStrip({ observed, coming }: WeatherStripProps) {
               {degrees(maxCelsius)} ± {degrees(plusMinus)}
             </td>
             <td>{Math.round(100 * rain)} %</td>
+            <td>{windInWords(windKmh)}</td>
           </tr>
         ))}
       </tbody>

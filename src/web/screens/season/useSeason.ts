@@ -1,10 +1,12 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { ClinicWeather } from '../../../contracts/weather.ts';
+import { observedDays } from '../../../contracts/answerConsult.ts';
 import type { PlantId } from '../../../core/knowledge/schema/common.ts';
-import { seasonEvents } from '../../../core/season.ts';
-import { parseDay, type Day } from '../../../core/timing/calendar.ts';
+import { seasonEvents, type SeasonPlant } from '../../../core/season.ts';
+import type { Day } from '../../../core/timing/calendar.ts';
 import type { Outlook } from '../../../core/timing/outlook.ts';
 import type { WeatherDay } from '../../../core/timing/weather.ts';
+import type { Shelf } from '../../library/shelf.ts';
 import type { useShelf } from '../../library/useShelf.ts';
 import type { DatedEvent } from '../../season/seasonFiles.ts';
 import { api } from '../../store/api.ts';
@@ -30,11 +32,9 @@ export type SeasonState =
 const NO_LIBRARY = 'The library could not be loaded. Check the connection and reload the page.';
 const NO_SEASON = 'The season could not be worked out. Reload the page; the weather is kept.';
 
-function observedOf({ days }: ClinicWeather): readonly WeatherDay[] {
-  return days.flatMap(({ day, ...values }) => {
-    const read = parseDay(day);
-    return read.ok ? [{ day: read.value, ...values }] : [];
-  });
+function chosenPlant({ library, taxonomy }: Shelf, id: PlantId | null): SeasonPlant | null {
+  const plant = library.plants.find((one) => one.id === id);
+  return plant ? { id: plant.id, name: plant.name, traits: taxonomy.traits(plant.id) } : null;
 }
 
 /** Works the season out for a plant, or for what is common; `round` counts imports, each of which works it out anew. */
@@ -55,20 +55,26 @@ export function useSeason(
       here = false;
     };
   }, [round]);
-  const events = useMemo(
-    () => (reading ? seasonEvents(reading.shelf.library, reading.shelf.hosting, plant) : null),
+  const chosen = useMemo(
+    () => (reading ? chosenPlant(reading.shelf, plant) : null),
     [reading, plant],
+  );
+  const events = useMemo(
+    () => (reading ? seasonEvents(reading.shelf.library, reading.shelf.hosting, chosen) : null),
+    [reading, chosen],
   );
   useEffect(() => {
     if (!reading || !events || !weather) return undefined;
     const { today, almanac, shelf } = reading;
-    const observed = observedOf(weather);
+    const observed = observedDays(weather.days);
     const { outlook, cancel } = workOutSeason({
       places: shelf.library.places,
       at: almanac.at,
       today,
       observed,
+      simulated: weather.source === 'simulated',
       rules: events.map(({ rule }) => rule),
+      bloom: chosen?.traits.bloom ?? null,
       baseCelsius: HEAT_BASE_CELSIUS,
     });
     outlook.then(
@@ -83,6 +89,6 @@ export function useSeason(
       () => setState({ kind: 'failed', message: NO_SEASON }),
     );
     return cancel;
-  }, [reading, events, weather]);
+  }, [reading, chosen, events, weather]);
   return failed ? { kind: 'failed', message: NO_LIBRARY } : state;
 }

@@ -1,0 +1,138 @@
+import { styled } from 'styled-components';
+import type { CasePlant } from '../../../../contracts/cases.ts';
+import type { ConsultResponse } from '../../../../contracts/consult.ts';
+import { isoDay } from '../../../../core/timing/calendar.ts';
+import type { PlanSchedule } from '../../../../core/advice/planSchedule.ts';
+import { shortDate } from '../../../app/dates.ts';
+import { Button } from '../../../kit/Button.tsx';
+import { Field } from '../../../kit/fields.tsx';
+import { Key } from '../../../kit/Key.tsx';
+import { Notice } from '../../../kit/Notice.tsx';
+import { CalendarButton } from '../../../season/CalendarButton.tsx';
+import { Column, ColumnTitle, Quietly } from '../layout.ts';
+import { useHappen } from '../useCase.ts';
+import { planCalendar } from './planCalendar.ts';
+import { RibbonMonths } from './Ribbon.tsx';
+import { StepDates } from './StepDates.tsx';
+import { useSchedule } from './useSchedule.ts';
+
+const Wide = styled(Column)`
+  grid-column: 3 / -1;
+`;
+const Bar = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: end;
+  padding-bottom: 8px;
+  & > :last-child {
+    margin-left: auto;
+  }
+`;
+
+const Again = styled.p`
+  border-top: 1px solid var(--hairline);
+  padding-top: 8px;
+`;
+
+interface DatesPanelProps {
+  readonly caseId: string;
+  readonly plant: CasePlant;
+  readonly answer: ConsultResponse;
+  readonly onClose: () => void;
+}
+
+/** The plan in days: windows, the next ten days, repeats, harvest and labels, and what moved since it was told. */
+export function DatesPanel({ caseId, plant, answer, onClose }: DatesPanelProps) {
+  const state = useSchedule(plant);
+  const schedule = state.kind === 'ready' ? state.schedule : null;
+  return (
+    <Wide aria-label="Dates of the plan">
+      <ColumnTitle>
+        Dates of the plan
+        <Button kind="quiet" onPress={onClose}>
+          Back to causes <Key>Alt T</Key>
+        </Button>
+      </ColumnTitle>
+      <p>{answer.advice.headline}</p>
+      {state.kind === 'working' && <Notice>The dates are being worked out.</Notice>}
+      {state.kind === 'failed' && <Notice tone="caution">{state.message}</Notice>}
+      {schedule && <Dated caseId={caseId} plant={plant} answer={answer} schedule={schedule} />}
+    </Wide>
+  );
+}
+
+interface DatedProps extends Omit<DatesPanelProps, 'onClose'> {
+  readonly schedule: PlanSchedule;
+}
+
+function Dated({ caseId, plant, answer, schedule }: DatedProps) {
+  const happen = useHappen();
+  const { today } = schedule;
+  const { id: plantId, plan } = plant;
+  const stepOf = new Map(answer.advice.steps.map((step) => [step.id, step]));
+  if (schedule.steps.length === 0)
+    return <Notice>Nothing of this advice has a date: find out more first.</Notice>;
+  const product = schedule.steps.some(({ step }) => stepOf.get(step)?.product === true);
+  const keep = (): void =>
+    happen({
+      kind: 'dates-kept',
+      plantId,
+      dates: schedule.steps.flatMap(({ step, list }) =>
+        list
+          .filter(({ done }) => !done)
+          .map(({ number, on }) => ({ step, number, on: isoDay(on) })),
+      ),
+    });
+  return (
+    <>
+      <Bar>
+        {product && schedule.food && (
+          <Field
+            label="Next harvest"
+            type="date"
+            value={plan.harvest ?? ''}
+            onChange={(on) => happen({ kind: 'harvest-set', plantId, on: on === '' ? null : on })}
+          />
+        )}
+        <Button onPress={keep}>
+          {plan.kept.length > 0 ? 'Keep these dates instead' : 'Keep these dates'}
+        </Button>
+        <CalendarButton
+          fileName="plan.ics"
+          make={() => planCalendar(`${caseId}-${plant.id}`, answer.advice, schedule)}
+        />
+      </Bar>
+      <Quietly>
+        Hatched: the window. Thin line: where it may begin and end. Blocks: the days it is done.
+        Line from top to bottom: today.
+      </Quietly>
+      <RibbonMonths today={today} />
+      {schedule.steps.map((step) => (
+        <StepDates
+          key={step.step}
+          step={step}
+          text={stepOf.get(step.step)?.text ?? step.step}
+          product={stepOf.get(step.step)?.product === true}
+          food={schedule.food}
+          plan={plan}
+          today={today}
+          onDone={(on, done) =>
+            happen({
+              kind: done ? 'step-done' : 'step-undone',
+              plantId,
+              step: step.step,
+              // What is planned for later and done now was done today.
+              on: isoDay(done && on > today ? today : on),
+            })
+          }
+          onSeen={(event, on) => happen({ kind: 'event-seen', plantId, event, on })}
+          onLabel={(label) => happen({ kind: 'label-read', plantId, step: step.step, label })}
+        />
+      ))}
+      <Again>
+        Look at the plant again about {shortDate(answer.advice.lookAgain, isoDay(today))}.
+      </Again>
+    </>
+  );
+}

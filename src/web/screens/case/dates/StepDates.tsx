@@ -1,0 +1,227 @@
+import { styled } from 'styled-components';
+import type { CasePlan } from '../../../../contracts/cases.ts';
+import { movesBetween, type Application, type Move } from '../../../../core/timing/applications.ts';
+import { isoDay, parseDay, type Day } from '../../../../core/timing/calendar.ts';
+import type { StepSchedule } from '../../../../core/timing/schedule.ts';
+import type { WindowState } from '../../../../core/timing/windows.ts';
+import type { BandedDay, BandedSpan } from '../../../../core/timing/yearAhead.ts';
+import { shortDate } from '../../../app/dates.ts';
+import { Button } from '../../../kit/Button.tsx';
+import { Field, WholeNumber } from '../../../kit/fields.tsx';
+import { Ribbon } from './Ribbon.tsx';
+import { TenDays } from './TenDays.tsx';
+
+const Block = styled.section`
+  border-top: 1px solid var(--hairline);
+  padding: 8px 0 12px;
+  display: grid;
+  gap: 6px;
+  & h3 {
+    font: 600 15px/1.35 var(--sans);
+  }
+  & p {
+    font-size: 14px;
+  }
+`;
+const Quiet = styled.p`
+  color: var(--quiet);
+`;
+const Careful = styled.p`
+  color: var(--ochre);
+`;
+const Days = styled.ol`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
+  gap: 2px 20px;
+  font-size: 14px;
+  & li {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    align-items: center;
+    align-content: start;
+    min-height: 30px;
+  }
+  & small {
+    grid-column: 1 / -1;
+    font-size: 13px;
+    color: var(--ochre);
+  }
+  & b {
+    font-family: var(--figures);
+    font-weight: 500;
+  }
+`;
+const Facts = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 24px;
+`;
+
+const NO_FACTS = { daysToHarvest: null, reentryHours: null, mostPerYear: null };
+
+function bandInWords({ early, late }: BandedDay, today: string): string {
+  return early === late
+    ? `on ${shortDate(isoDay(early), today)}`
+    : `between ${shortDate(isoDay(early), today)} and ${shortDate(isoDay(late), today)}`;
+}
+
+function windowInWords(state: WindowState, today: string): string {
+  const word = (day: Day): string => shortDate(isoDay(day), today);
+  switch (state.kind) {
+    case 'always':
+      return 'Can be done at any time';
+    case 'watch':
+      return `Go by the plant: ${state.note}`;
+    case 'never':
+      return `Not here: ${state.note}`;
+    case 'open':
+      return `Open since ${word(state.span.from)}, until about ${word(state.span.to)}`;
+    case 'opens': {
+      const since = state.closedSince === null ? '' : `Closed since ${word(state.closedSince)}. `;
+      return `${since}Opens about ${word(state.span.from)}, until about ${word(state.span.to)}`;
+    }
+  }
+}
+
+function movesOf(step: StepSchedule, { kept }: CasePlan): readonly Move[] {
+  const told = kept.flatMap(({ step: id, number, on }) => {
+    const day = parseDay(on);
+    return id === step.step && day.ok ? [{ number, on: day.value }] : [];
+  });
+  return movesBetween(told, step);
+}
+
+function moveInWords({ number, from, to, why }: Move, today: string): string {
+  const was = shortDate(isoDay(from), today);
+  return to === null
+    ? `No. ${number} of ${was} is off: ${why}`
+    : `No. ${number} moved from ${was} to ${shortDate(isoDay(to), today)}: ${why}`;
+}
+
+/** Done once, whenever it suits. */
+const isPlain = ({ state, checks, list }: StepSchedule): boolean =>
+  state.kind === 'always' && checks.length === 0 && list.length === 1;
+
+const isWide = ({ from, to }: BandedSpan): boolean => from.late > from.early || to.late > to.early;
+
+interface StepDatesProps {
+  readonly step: StepSchedule;
+  readonly text: string;
+  /** It kills something, so its label has a say. */
+  readonly product: boolean;
+  readonly food: boolean;
+  readonly plan: CasePlan;
+  readonly today: Day;
+  readonly onDone: (on: Day, done: boolean) => void;
+  readonly onLabel: (label: CasePlan['labels'][string]) => void;
+  readonly onSeen: (event: string, on: string | null) => void;
+}
+
+/** One step: its window with the reason, the next ten days, the days on which it is done, and what the label asks. */
+export function StepDates(props: StepDatesProps) {
+  const { step, text, product, food, plan, today, onDone, onLabel, onSeen } = props;
+  const iso = isoDay(today);
+  const label = plan.labels[step.step] ?? NO_FACTS;
+  const moves = movesOf(step, plan);
+  if (isPlain(step))
+    return (
+      <Block aria-label={text}>
+        <h3>{text}</h3>
+        <Days>
+          {step.list.map((one) => (
+            <Day key={one.number} one={one} of={1} iso={iso} onDone={onDone} />
+          ))}
+        </Days>
+      </Block>
+    );
+  return (
+    <Block aria-label={text}>
+      <h3>{text}</h3>
+      <Ribbon step={step} today={today} />
+      <p>
+        {windowInWords(step.state, iso)}
+        {step.reason === null ? '.' : `: ${step.reason}.`}
+      </p>
+      {step.band && isWide(step.band) && (
+        <Quiet>
+          In 8 of 10 years that go on from here it opens {bandInWords(step.band.from, iso)} and
+          closes {bandInWords(step.band.to, iso)}.
+        </Quiet>
+      )}
+      {step.checks.length > 0 && <TenDays checks={step.checks} from={today} name={text} />}
+      {moves.map((move) => (
+        <Careful key={move.number}>{moveInWords(move, iso)}.</Careful>
+      ))}
+      <Days>
+        {step.list.map((one) => (
+          <Day key={one.number} one={one} of={step.list.length} iso={iso} onDone={onDone} />
+        ))}
+      </Days>
+      {step.stopped !== null && <Careful>{step.stopped}.</Careful>}
+      {step.rotation !== null && <Careful>{step.rotation}</Careful>}
+      {step.event !== null && (
+        <Facts>
+          <Field
+            label={`Seen: ${step.event}`}
+            type="date"
+            value={plan.seen[step.event] ?? ''}
+            onChange={(on) => onSeen(step.event ?? '', on === '' ? null : on)}
+          />
+        </Facts>
+      )}
+      {product && (
+        <Facts>
+          {food && (
+            <WholeNumber
+              label="Days to harvest on the label"
+              value={label.daysToHarvest}
+              least={0}
+              most={365}
+              onChange={(daysToHarvest) => onLabel({ ...label, daysToHarvest })}
+            />
+          )}
+          <WholeNumber
+            label="Hours until one may go back"
+            value={label.reentryHours}
+            least={0}
+            most={720}
+            onChange={(reentryHours) => onLabel({ ...label, reentryHours })}
+          />
+          <WholeNumber
+            label="Most times a year on the label"
+            value={label.mostPerYear}
+            least={1}
+            most={99}
+            onChange={(mostPerYear) => onLabel({ ...label, mostPerYear })}
+          />
+        </Facts>
+      )}
+    </Block>
+  );
+}
+
+interface DayProps {
+  readonly one: Application;
+  readonly of: number;
+  readonly iso: string;
+  readonly onDone: StepDatesProps['onDone'];
+}
+
+function Day({ one: { number, on, done, why }, of, iso, onDone }: DayProps) {
+  const date = shortDate(isoDay(on), iso);
+  return (
+    <li>
+      <span>
+        <b>{date}</b> {of > 1 ? `${number} of ${of}` : ''} {done ? '(done)' : ''}
+      </span>
+      <Button
+        kind="quiet"
+        aria-label={done ? `Not done on ${date}` : `Done on ${date}`}
+        onPress={() => onDone(on, !done)}
+      >
+        {done ? 'Not done' : 'Done'}
+      </Button>
+      {why !== null && <small>{why}</small>}
+    </li>
+  );
+}

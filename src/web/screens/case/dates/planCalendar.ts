@@ -1,0 +1,53 @@
+import type { ConsultResponse } from '../../../../contracts/consult.ts';
+import type { Result } from '../../../../core/result.ts';
+import { parseDay, type Day } from '../../../../core/timing/calendar.ts';
+import type { Schedule, StepSchedule } from '../../../../core/timing/schedule.ts';
+import { calendarFile, type CalendarEntry } from '../../../season/seasonFiles.ts';
+
+type Advice = ConsultResponse['advice'];
+
+const LONGEST_TITLE = 70;
+
+/** The first sentence of a step, cut where a calendar would cut it. */
+export function titleOfStep(text: string): string {
+  const [first = text] = text.split(/(?<=[.:;])\s/);
+  return first.length <= LONGEST_TITLE ? first : `${first.slice(0, LONGEST_TITLE - 1).trimEnd()}…`;
+}
+
+/** A step that is done once and has a window is told with the whole window, the others day by day. */
+function entriesOf(step: StepSchedule, text: string, key: string): readonly CalendarEntry[] {
+  const title = titleOfStep(text);
+  const [only] = step.list;
+  const { state } = step;
+  const span = state.kind === 'open' || state.kind === 'opens' ? state.span : null;
+  if (step.list.length === 1 && only && !only.done && span)
+    return [{ key: `${key}-1`, title, from: only.on, to: span.to, description: text }];
+  return step.list.map(({ number, on }) => ({
+    key: `${key}-${number}`,
+    title: step.list.length > 1 ? `${title} (${number} of ${step.list.length})` : title,
+    from: on,
+    to: on,
+    description: text,
+  }));
+}
+
+/** The dates of one plan with the day to look again, as an iCalendar file. */
+export function planCalendar(
+  caseKey: string,
+  advice: Pick<Advice, 'steps' | 'lookAgain'>,
+  schedule: Pick<Schedule, 'steps'>,
+): Result<string, string> {
+  const textOf = new Map(advice.steps.map(({ id, text }) => [id, text]));
+  const steps = schedule.steps.flatMap((step) =>
+    entriesOf(step, textOf.get(step.step) ?? step.step, `${caseKey}-${step.step}`),
+  );
+  const again = parseDay(advice.lookAgain);
+  const look = (on: Day): CalendarEntry => ({
+    key: `${caseKey}-look-again`,
+    title: 'Look at the plant again',
+    from: on,
+    to: on,
+    description: 'Is it better, the same or worse? Tell the clinic.',
+  });
+  return calendarFile(again.ok ? [...steps, look(again.value)] : steps);
+}

@@ -1,0 +1,56 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { ScheduleQuery } from '../../../../contracts/answerSchedule.ts';
+import type { CasePlant } from '../../../../contracts/cases.ts';
+import type { PlanSchedule } from '../../../../core/advice/planSchedule.ts';
+import { selectNow, selectRequest } from '../../../store/caseSlice.ts';
+import { useAppSelector } from '../../../store/store.ts';
+import { consultant } from '../../../workers/consultClient.ts';
+
+export type ScheduleState =
+  | { readonly kind: 'working' }
+  | { readonly kind: 'failed'; readonly message: string }
+  | { readonly kind: 'ready'; readonly schedule: PlanSchedule };
+
+/**
+ * The dates of the plan, worked out anew whenever something they hang on changes; the old ones stay till then. One query is
+ * under way at a time, so that typing does not queue up behind it.
+ */
+export function useSchedule({ plan }: CasePlant): ScheduleState {
+  const body = useAppSelector(selectRequest);
+  const now = useAppSelector(selectNow);
+  const query = useMemo(
+    (): ScheduleQuery | null => (body ? { body, plan, ...now } : null),
+    [body, plan, now],
+  );
+  const [state, setState] = useState<ScheduleState>({ kind: 'working' });
+  const newest = useRef<ScheduleQuery | null>(null);
+  const busy = useRef(false);
+  useEffect(() => {
+    newest.current = query;
+    if (busy.current) return;
+    busy.current = true;
+    const work = async (): Promise<void> => {
+      for (let asked = newest.current; asked !== null;) {
+        const made = await consultant.schedule(asked);
+        if (newest.current === asked) {
+          setState(
+            made.ok
+              ? { kind: 'ready', schedule: made.value }
+              : { kind: 'failed', message: `${made.error.message} ${made.error.cure}` },
+          );
+          break;
+        }
+        asked = newest.current;
+      }
+      busy.current = false;
+    };
+    void work();
+  }, [query]);
+  useEffect(
+    () => () => {
+      newest.current = null;
+    },
+    [],
+  );
+  return state;
+}
