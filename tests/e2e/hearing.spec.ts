@@ -1,17 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
+import { newCase, saved, words } from '../support/casePage.ts';
 import { noViolations } from '../support/noViolations.ts';
 
-const words = (page: Page) => page.getByRole('textbox', { name: "The enquirer's words" });
 const heard = (page: Page) => page.getByRole('region', { name: 'Heard' });
-const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
-
-async function newCase(page: Page, text: string): Promise<void> {
-  await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
-  await page.keyboard.press('n');
-  await expect(words(page)).toBeFocused();
-  await words(page).fill(text);
-}
 
 test('a finding is added by sight, from the part of the plant and its drawing', async ({
   page,
@@ -68,4 +59,25 @@ test('of a pasted letter only what tells of the plant is heard', async ({ page }
   );
   await expect(page.getByRole('button', { name: /^Plant: Hosta/ })).toBeVisible();
   await expect(heard(page)).toContainText('1 understood');
+});
+
+test('what was understood is turned round, doubted and dropped by one key each', async ({
+  page,
+}) => {
+  await newCase(
+    page,
+    'white powder on the lilac leaves, it wipes off. I water it every day for 20 minutes',
+  );
+  await expect(heard(page)).toContainText('Water: every day, 20 minutes');
+  const row = (label: string) => heard(page).getByRole('listitem').filter({ hasText: label });
+  await page.keyboard.press('Alt+h');
+  await page.keyboard.press('n');
+  await expect(row('White powder on the upper side')).toContainText('no');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('u');
+  await expect(row('The white comes off when rubbed')).toContainText('unsure');
+  await page.keyboard.press('Backspace');
+  await expect(row('The white comes off when rubbed')).toContainText('yes');
+  await page.keyboard.press('Delete');
+  await expect(row('The white comes off when rubbed')).toContainText('left out');
 });

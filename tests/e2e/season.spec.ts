@@ -11,7 +11,7 @@ test('shows what is active now and next with dates and bands, without violations
   page,
 }) => {
   await openSeason(page);
-  await expect(page.getByRole('region', { name: 'Now' })).toContainText('Codling moth');
+  await expect(page.getByRole('region', { name: 'Now' })).toContainText('Plum curculio');
   await expect(page.getByRole('region', { name: 'Next', exact: true })).toContainText('±');
   await expect(page.getByText(/Heat above 10 C by today: \d+ degree-days/)).toBeVisible();
   await expect(page.getByRole('row', { name: /^22 Jun/ })).toContainText('%');

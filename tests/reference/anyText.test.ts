@@ -1,15 +1,12 @@
 import fc from 'fast-check';
-import { resolve } from 'node:path';
-import { loadLibrary } from '../../src/server/knowledge/loadLibrary.ts';
+import { library } from '../support/wholeLibrary.ts';
 import { makeEar } from '../../src/core/ear.ts';
 import { hear } from '../../src/core/language/hear.ts';
 import { oddLengths } from '../../src/core/language/measures.ts';
 import { partByPlant } from '../../src/core/language/severalPlants.ts';
 import { LONGEST_TEXT } from '../../src/core/language/tokens.ts';
 
-const loaded = loadLibrary(resolve('knowledge'));
-if (!loaded.ok) throw new Error('run npm run check:knowledge');
-const ear = makeEar(loaded.value);
+const ear = makeEar(library);
 
 const said = fc.constantFrom(
   ...'my rose leaves have no yellow spots but . , - the tomato wilts 🌹 שלום three 5 feet > @ \n'.split(

@@ -1,11 +1,7 @@
-import { resolve } from 'node:path';
 import { isCareTopic } from '../../src/core/knowledge/careTopics.ts';
 import type { Category } from '../../src/core/knowledge/schema/cause.ts';
-import { loadLibrary } from '../../src/server/knowledge/loadLibrary.ts';
+import { library } from '../support/wholeLibrary.ts';
 
-const loaded = loadLibrary(resolve('knowledge'));
-if (!loaded.ok) throw new Error('run npm run check:knowledge');
-const library = loaded.value;
 const plants = [...library.plants.values()];
 const causes = [...library.causes.values()].filter((cause) => !isCareTopic(cause));
 

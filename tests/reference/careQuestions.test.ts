@@ -1,11 +1,8 @@
-import { resolve } from 'node:path';
 import { createConsultant } from '../../src/core/consult.ts';
-import { loadLibrary } from '../../src/server/knowledge/loadLibrary.ts';
+import { library } from '../support/wholeLibrary.ts';
 import { day } from '../support/setting.ts';
 
-const loaded = loadLibrary(resolve('knowledge'));
-if (!loaded.ok) throw new Error('run npm run check:knowledge');
-const consultant = createConsultant(loaded.value);
+const consultant = createConsultant(library);
 
 // Questions with no culprit, as callers put them; common practice.
 it.each([
@@ -27,6 +24,7 @@ it.each([
     channel: 'phone',
     approach: 'integrated',
     answers: [],
+    weather: [],
     experience: new Map(),
   });
   expect(causes[0]?.cause.id).toBe(topic);

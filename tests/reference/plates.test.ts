@@ -1,6 +1,5 @@
-import { resolve } from 'node:path';
 import { readPlate } from '../../src/core/knowledge/schema/plate.ts';
-import { loadLibrary } from '../../src/server/knowledge/loadLibrary.ts';
+import { library } from '../support/wholeLibrary.ts';
 import { drawPlate } from '../../src/web/plates/drawPlate.ts';
 
 function draw(text: string) {
@@ -9,9 +8,7 @@ function draw(text: string) {
   return drawPlate(reading.value);
 }
 
-const library = loadLibrary(resolve('knowledge'));
-if (!library.ok) throw new Error('run npm run check:knowledge');
-const plates = [...library.value.findings.values()].flatMap(({ id, plate }) =>
+const plates = [...library.findings.values()].flatMap(({ id, plate }) =>
   plate === undefined || plate === 'none' ? [] : [[id, plate] as const],
 );
 

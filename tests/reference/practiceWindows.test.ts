@@ -1,15 +1,11 @@
-import { resolve } from 'node:path';
 import { causeId, day } from '../support/setting.ts';
 import { createAlmanacs, type Almanac } from '../../src/core/timing/almanac.ts';
 import { addDays, civil, isoDay, type Day } from '../../src/core/timing/calendar.ts';
 import { weeksBelow } from '../../src/core/timing/degreeDays.ts';
 import type { WindowRule } from '../../src/core/knowledge/schema/window.ts';
-import { loadLibrary } from '../../src/server/knowledge/loadLibrary.ts';
+import { library } from '../support/wholeLibrary.ts';
 
 // Common practice of plant clinics, with no published source unless one is named beside the check.
-const loaded = loadLibrary(resolve('knowledge'));
-if (!loaded.ok) throw new Error('run npm run check:knowledge');
-const library = loaded.value;
 const at = createAlmanacs(library.places);
 const MIDWEST_42 = at({ lat: 42.3, lon: -83 });
 const SOUTH_35 = at({ lat: 35.5, lon: -97.5 });

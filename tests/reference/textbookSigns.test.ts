@@ -1,23 +1,16 @@
-import { resolve } from 'node:path';
 import { answerConsult } from '../../src/contracts/answerConsult.ts';
 import { createConsultant } from '../../src/core/consult.ts';
-import { loadLibrary } from '../../src/server/knowledge/loadLibrary.ts';
+import { library } from '../support/wholeLibrary.ts';
 
-const library = loadLibrary(resolve('knowledge'));
-if (!library.ok) throw new Error('run npm run check:knowledge');
-const consultant = createConsultant(library.value);
+const consultant = createConsultant(library);
 
 /** Causes of a plant that shows these findings, answered without a word said, the likeliest first. */
 function causesOf(plant: string, date: string, ...findings: string[]): readonly string[] {
   const answers = findings.map((finding) => ({ finding, value: true, sure: 0.9 }));
   const body = { words: '', date, place: { lat: 42, lon: -83 }, plant, answers };
-  const answer = answerConsult(library.ok ? library.value : fail(), consultant, body);
+  const answer = answerConsult(library, consultant, body);
   if (!answer.ok) throw new Error(answer.error.message);
   return answer.value.causes.map(({ id }) => id);
-}
-
-function fail(): never {
-  throw new Error('no library');
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { CaseRecord } from '../../src/contracts/cases.ts';
+import { NO_PLAN, type CaseRecord } from '../../src/contracts/cases.ts';
 
 /** A case as it is just after opening, for tests. */
 export const OPENED_CASE: CaseRecord = {
@@ -21,6 +21,7 @@ export const OPENED_CASE: CaseRecord = {
       answers: [],
       knowledgeVersion: null,
       outcome: null,
+      plan: NO_PLAN,
     },
   ],
 };

@@ -28,5 +28,6 @@ export const almanacAt = (library: Pick<Compiled, 'places'>, lat: number, lon = 
 export const circumstancesAt = (library: Pick<Compiled, 'places'>): Circumstances => ({
   almanac: almanacAt(library, 40),
   today: day('2026-06-13'),
+  since: null,
   experience: new Map(),
 });
