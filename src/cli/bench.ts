@@ -1,7 +1,6 @@
 import bayes from 'bayesjs';
 import { readFileSync } from 'node:fs';
 import { cpus } from 'node:os';
-import { brotliCompressSync, constants } from 'node:zlib';
 import { z } from 'zod';
 import { answerConsult } from '../contracts/answerConsult.ts';
 import { createConsultant } from '../core/consult.ts';
@@ -25,6 +24,7 @@ import { createAlmanacs } from '../core/timing/almanac.ts';
 import { dayOf } from '../core/timing/calendar.ts';
 import { generalNetwork } from './generalNetwork.ts';
 import { readCheckedLibrary } from '../server/knowledge/loadLibrary.ts';
+import { packLibrary } from '../server/knowledge/sendLibrary.ts';
 
 /** Speed and memory, printed for docs/benchmarks.md. */
 const caseSchema = z.object({
@@ -117,7 +117,7 @@ function compareWithGeneral(library: Library): void {
   const compiled = compileLibrary({ ...library, causes: few, careTopics: [] });
   const almanac = createAlmanacs(compiled.places)({ lat: 42, lon: -83 });
   const plant = [...compiled.plants.keys()].find((id): id is PlantId => id === 'tomato') ?? null;
-  const circumstances = { almanac, today: dayOf(2026, 7, 10), experience: new Map() };
+  const circumstances = { almanac, today: dayOf(2026, 7, 10), since: null, experience: new Map() };
   const network = buildNetwork(compiled, plant, circumstances);
   const asked = network.findingIds
     .filter((id) => compiled.findings.get(id)?.group === undefined)
@@ -185,7 +185,9 @@ function benchSeason(compiled: Compiled, library: Library): void {
         at: { lat: 44.6 - k / 100, lon: -67.9 },
         today: dayOf(2026, 6, 13),
         observed: [],
+        simulated: true,
         rules,
+        bloom: null,
         baseCelsius: 10,
       }),
     );
@@ -207,9 +209,6 @@ function timed<T>(work: () => T): { readonly value: T; readonly milliseconds: nu
 // The first reading checks the texts and keeps the result, as a start of the server after a change does.
 readCheckedLibrary('knowledge');
 const before = heapMegabytes();
-/** As the server compresses it. */
-const AS_SERVED = { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } };
-
 const reading = timed(() => readCheckedLibrary('knowledge'));
 if (!reading.value.ok) throw new Error('run npm run check:knowledge');
 const whole = reading.value.value;
@@ -217,7 +216,7 @@ const compiling = timed(() => compileLibrary(whole));
 const compiled = compiling.value;
 const describing = timed(() => compiled.descriptions());
 console.log(
-  `library: ${whole.causes.length} causes, ${whole.findings.length} findings, ${whole.plants.length} plants; read ${reading.milliseconds.toFixed(0)} ms, compiled ${compiling.milliseconds.toFixed(0)} ms, descriptions at the first answer ${describing.milliseconds.toFixed(0)} ms, ${(heapMegabytes() - before).toFixed(0)} MB; ${(brotliCompressSync(JSON.stringify(whole), AS_SERVED).length / 1000).toFixed(0)} kB compressed`,
+  `library: ${whole.causes.length} causes, ${whole.findings.length} findings, ${whole.plants.length} plants; read ${reading.milliseconds.toFixed(0)} ms, compiled ${compiling.milliseconds.toFixed(0)} ms, descriptions at the first answer ${describing.milliseconds.toFixed(0)} ms, ${(heapMegabytes() - before).toFixed(0)} MB; ${(packLibrary(whole).length / 1000).toFixed(0)} kB compressed`,
 );
 console.log(`${'milliseconds'.padEnd(52)}  median     p95     max`);
 benchHearing(compiled);

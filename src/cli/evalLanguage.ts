@@ -42,14 +42,15 @@ const row = (name: string, { sentences: n, plants, precision, recall, sign }: La
     `${name.padEnd(12)}${String(n).padStart(9)}${percent(plants)}${percent(precision).padStart(11)}${percent(recall)}${percent(sign).padStart(10)}`,
   );
 
-const first = read('first.yaml');
-const later = read('later.yaml');
-const marks = [...first, ...later].map((sentence) => {
-  const marked = judge(sentence);
-  tell(sentence, marked);
-  return marked;
-});
+const FILES = ['first', 'later', 'fresh'];
+const judged = FILES.map((name) => ({
+  name,
+  marks: read(`${name}.yaml`).map((sentence) => {
+    const marked = judge(sentence);
+    tell(sentence, marked);
+    return marked;
+  }),
+}));
 console.log(`\n${''.padEnd(12)}sentences   plants  precision   recall  negation`);
-row('first', scoreSentences(marks.slice(0, first.length)));
-row('later', scoreSentences(marks.slice(first.length)));
-row('together', scoreSentences(marks));
+for (const { name, marks } of judged) row(name, scoreSentences(marks));
+row('together', scoreSentences(judged.flatMap(({ marks }) => marks)));

@@ -129,7 +129,7 @@ const networks = HOSTS.map((host) => {
   const id = [...library.plants.keys()].find((one): one is PlantId => one === host);
   if (id === undefined) throw new Error(`${host} is not in the library`);
   const today = dayOf(2026, 7, 10);
-  return buildNetwork(library, id, { almanac, today, experience: new Map() });
+  return buildNetwork(library, id, { almanac, today, since: null, experience: new Map() });
 });
 const totals = new Map(
   Object.keys(STRATEGIES).map((name) => [name, { asked: 0, seconds: 0, loss: 0, settled: 0 }]),
