@@ -103,9 +103,20 @@ function sortOf({ kind, part }: Finding, negates: boolean, value: boolean): Cand
   return negates ? 'lacking' : 'seen';
 }
 
+const PLANT_NOUNS = stemSet(
+  'plant tree bush vine leaf leaves foliage seedling hedge stem stalk cane root flower blossom',
+);
+
+/** Marks names before such nouns: "lemon tree" is the tree as a whole, and "lemon" neither its fruit nor a colour there. */
+function namesOfWholes(tokens: readonly Token[], mentions: readonly PlantMention[]): readonly boolean[] {
+  const ends = new Set(mentions.map(({ end }) => end));
+  return tokens.map(({ end }, i) => ends.has(end) && PLANT_NOUNS.has(tokens[i + 1]?.stem ?? ''));
+}
+
 function toCandidate(
   tokens: readonly Token[],
   stance: Stance,
+  wholes: readonly boolean[],
   match: PhraseMatch<Finding>,
 ): Candidate | null {
   const { phrase, positions } = match;
@@ -118,6 +129,7 @@ function toCandidate(
     positions.some((i) => isSimile(tokens, i) || tellsOfTime(tokens, i))
   )
     return null;
+  if (finding.kind !== 'context' && positions.some((i) => wholes[i] === true)) return null;
   if (!fitsPart(finding, tokens, positions)) return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
@@ -182,6 +194,9 @@ export function heardTokens(text: string): readonly Token[] {
 /** A plant that is meant with less confidence does not decide what can be told. */
 const LEAST_CONFIDENCE = 0.3;
 
+/** So many telling words are heard even of a plant on which the library knows no cause for it. */
+const TELLS_PLAINLY = 3;
+
 /** How commonly each finding is shown on the plants spoken of, where it can be told of them; null when none is known. */
 function tellable(ear: Ear, plants: readonly PlantId[]): ReadonlyMap<FindingId, number> | null {
   if (plants.length === 0) return null;
@@ -218,6 +233,31 @@ function withoutNames(
   });
 }
 
+const OF = stem('of');
+
+/**
+ * The words without whose part is spoken of: "the leaves of my old lilac are brown" is "the leaves are brown", as the
+ * parts of a phrase must stand near each other. What is eaten stays where no part is named: "the skin of the apples".
+ */
+function withoutOwners(
+  ear: Ear,
+  tokens: readonly Token[],
+  mentions: readonly PlantMention[],
+): readonly Token[] {
+  const at = new Map(tokens.flatMap(({ start, end }, i) => [[start, i] as const, [-end, i] as const]));
+  const dropped = new Set<number>();
+  for (const { plant, start, end } of mentions) {
+    const [first, last] = [at.get(start) ?? 0, at.get(-end) ?? 0];
+    const back = [1, 2, 3, 4].find((step) => tokens[first - step]?.stem === OF);
+    const of = first - (back ?? first);
+    const part = tokens[of - 1];
+    if (part?.sentence !== tokens[first]?.sentence || tokens[first]?.pauseBefore === true) continue;
+    if (ear.isEaten(plant) && !namesPart(part)) continue;
+    for (let i = of; i <= last; i++) dropped.add(i);
+  }
+  return dropped.size === 0 ? tokens : tokens.filter((_, i) => !dropped.has(i));
+}
+
 /**
  * Understands a text: the plants it names and the findings it reports, each with its place in the text. The
  * plant, when it is known otherwise, decides what can be told of it. Deterministic; text beyond
@@ -225,28 +265,31 @@ function withoutNames(
  */
 export function hear(ear: Ear, text: string, plant: PlantId | null = null): Heard {
   const tokens = heardTokens(text.slice(0, LONGEST_TEXT));
-  const stance = readStance(tokens);
   const mentions = findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
   const plants = rankPlants(mentions, ear.lineage);
   const meant = plants.filter(({ confidence }) => confidence >= LEAST_CONFIDENCE);
   const told = tellable(ear, plant === null ? meant.map((one) => one.plant) : [plant]);
+  const spoken = withoutNames(ear, withoutOwners(ear, tokens, mentions), mentions);
+  const stance = readStance(spoken);
   const weights: Weights = {
     implied: ear.implied,
     rarity: (position) => rarityOf(ear, spoken[position]),
-    common: (id) => told?.get(id) ?? 1,
+    common: (id) => (told === null ? 1 : (told.get(id) ?? 0)),
   };
-  const spoken = withoutNames(ear, tokens, mentions);
+  const wholes = namesOfWholes(spoken, mentions);
   const candidates = ear
     .phrases(spoken)
-    .filter(({ phrase }) => told?.has(phrase.target.id) ?? true)
-    .map((match) => toCandidate(spoken, stance, match))
-    .filter((candidate) => candidate !== null);
+    .map((match) => toCandidate(spoken, stance, wholes, match))
+    .filter((candidate) => candidate !== null)
+    .filter(
+      (one) => (told?.has(one.finding) ?? true) || one.telling.length >= TELLS_PLAINLY,
+    );
   const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, weights)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
   const namesPlant = (token: Token): boolean =>
     mentions.some(({ start, end }) => token.start >= start && token.end <= end);
-  const telling = tokens.filter(
+  const telling = spoken.filter(
     (token, i) => stance.denied[i] !== true && stance.theory[i] !== true && !namesPlant(token),
   );
   return { plants, mentions, findings, telling };

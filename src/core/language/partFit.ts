@@ -3,29 +3,31 @@ import { stemSet } from './stem.ts';
 import type { Token } from './tokens.ts';
 
 /** Regions of a plant that people keep apart in speech. */
-type Region = 'leaf' | 'wood' | 'root' | 'flower' | 'fruit' | 'turf';
+type Region = 'leaf' | 'blade' | 'shoot' | 'wood' | 'root' | 'flower' | 'fruit' | 'turf';
 
 const NOUNS: Readonly<Record<Region, ReadonlySet<string>>> = {
-  leaf: stemSet('leaf leaves foliage frond leaflet needle blade'),
-  wood: stemSet('stem stalk cane twig branch limb shoot trunk bark bough'),
+  leaf: stemSet('leaf leaves foliage frond leaflet needle'),
+  blade: stemSet('blade'),
+  shoot: stemSet('shoot'),
+  wood: stemSet('stem stalk cane twig branch trunk bark'),
   root: stemSet('root bulb rhizome tuber corm clove'),
   flower: stemSet('flower bloom blossom petal bud'),
   fruit: stemSet('fruit berry berries pod nut husk cone'),
   turf: stemSet('lawn grass turf sod'),
 };
-const REGIONS: readonly Region[] = ['leaf', 'wood', 'root', 'flower', 'fruit', 'turf'];
+const REGIONS: readonly Region[] = ['leaf', 'blade', 'shoot', 'wood', 'root', 'flower', 'fruit', 'turf'];
 
 /** Where a finding of each part may be told; null for what is not on a part. */
 const TOLD_ON: Readonly<Record<Part, readonly Region[] | null>> = {
-  leaf: ['leaf'],
-  needle: ['leaf', 'wood'],
-  stem: ['wood'],
-  trunk: ['wood'],
+  leaf: ['leaf', 'blade', 'shoot'],
+  needle: ['leaf', 'blade', 'shoot', 'wood'],
+  stem: ['wood', 'shoot'],
+  trunk: ['wood', 'shoot'],
   root: ['root'],
   bulb: ['root'],
-  flower: ['flower'],
+  flower: ['flower', 'shoot'],
   fruit: ['fruit', 'flower'],
-  turf: ['turf', 'leaf'],
+  turf: ['turf', 'blade'],
   whole: null,
   soil: null,
   around: null,
@@ -44,7 +46,7 @@ function regionOf(token: Token | undefined): Region | null {
 /** True for a word that names a part of a plant. */
 export const namesPart = (token: Token | undefined): boolean => regionOf(token) !== null;
 
-/** The part that is spoken of at a stretch of words: the nearest before it in the sentence, or else just after it. */
+/** The part that is spoken of at a stretch of words: the nearest before it in the sentence, or else just after it without a pause. */
 function spokenOf(tokens: readonly Token[], first: number, last: number): Region | null {
   const sentence = tokens[first]?.sentence;
   for (let i = first - 1; i >= first - LOOK_BACK && tokens[i]?.sentence === sentence; i--) {
@@ -52,6 +54,7 @@ function spokenOf(tokens: readonly Token[], first: number, last: number): Region
     if (region) return region;
   }
   for (let i = last + 1; i <= last + LOOK_AHEAD && tokens[i]?.sentence === sentence; i++) {
+    if (tokens[i]?.pauseBefore === true) return null;
     const region = regionOf(tokens[i]);
     if (region) return region;
   }
@@ -64,7 +67,7 @@ const isAnywhere = ({ kind, part }: Finding): boolean =>
 
 /**
  * Whether words that could tell of a finding are said of its part of the plant: "gray spots" of canes are none on
- * leaves. A phrase that names the part itself fits, unless another part stands between its words.
+ * leaves. No other part may stand between its words.
  */
 export function fitsPart(
   finding: Finding,
@@ -76,10 +79,7 @@ export function fitsPart(
   if (allowed === null || (isAnywhere(finding) && positions.length > 1)) return true;
   const [first, last] = [Math.min(...positions), Math.max(...positions)];
   const fits = (region: Region | null): boolean => region === null || allowed.includes(region);
-  if (positions.some((i) => namesPart(tokens[i]))) {
-    for (let i = first + 1; i < last; i++)
-      if (!positions.includes(i) && !fits(regionOf(tokens[i]))) return false;
-    return true;
-  }
-  return fits(spokenOf(tokens, first, last));
+  for (let i = first + 1; i < last; i++)
+    if (!positions.includes(i) && !fits(regionOf(tokens[i]))) return false;
+  return positions.some((i) => namesPart(tokens[i])) || fits(spokenOf(tokens, first, last));
 }
