@@ -8,8 +8,8 @@ type Region = 'leaf' | 'blade' | 'shoot' | 'wood' | 'root' | 'flower' | 'fruit' 
 const NOUNS: Readonly<Record<Region, ReadonlySet<string>>> = {
   leaf: stemSet('leaf leaves foliage frond leaflet needle'),
   blade: stemSet('blade'),
-  shoot: stemSet('shoot'),
-  wood: stemSet('stem stalk cane twig branch trunk bark'),
+  shoot: stemSet('shoot branch twig'),
+  wood: stemSet('stem stalk cane trunk bark'),
   root: stemSet('root bulb rhizome tuber corm clove'),
   flower: stemSet('flower bloom blossom petal bud'),
   fruit: stemSet('fruit berry berries pod nut husk cone'),
@@ -38,6 +38,9 @@ const TOLD_ON: Readonly<Record<Part, readonly Region[] | null>> = {
 const LOOK_BACK = 10;
 const LOOK_AHEAD = 5;
 
+/** Words after which something else is told of. */
+const JOINS = stemSet('and but while which or');
+
 function regionOf(token: Token | undefined): Region | null {
   if (!token) return null;
   return REGIONS.find((region) => NOUNS[region].has(token.stem)) ?? null;
@@ -54,7 +57,8 @@ function spokenOf(tokens: readonly Token[], first: number, last: number): Region
     if (region) return region;
   }
   for (let i = last + 1; i <= last + LOOK_AHEAD && tokens[i]?.sentence === sentence; i++) {
-    if (tokens[i]?.pauseBefore === true) return null;
+    const token = tokens[i];
+    if (token?.pauseBefore === true || JOINS.has(token?.stem ?? '')) return null;
     const region = regionOf(tokens[i]);
     if (region) return region;
   }

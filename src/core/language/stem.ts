@@ -123,6 +123,8 @@ const WHOLE = new Map<string, string>(
     planted: '',
     dime: 'dimes',
     winding: '',
+    marbled: '',
+    prunes: '',
   }).flatMap(([word, forms]) =>
     [word, ...forms.split(' ').filter(Boolean)].map((form) => [form, word] as const),
   ),
