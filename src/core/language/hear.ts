@@ -130,7 +130,7 @@ function toCandidate(
   )
     return null;
   if (finding.kind !== 'context' && positions.some((i) => wholes[i] === true)) return null;
-  if (!fitsPart(finding, tokens, positions)) return null;
+  if (!fitsPart(finding, tokens, positions, phrase.needsPart)) return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
   if (!first || !last) return null;

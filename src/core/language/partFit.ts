@@ -71,19 +71,22 @@ const isAnywhere = ({ kind, part }: Finding): boolean =>
 
 /**
  * Whether words that could tell of a finding are said of its part of the plant: "gray spots" of canes are none on
- * leaves. No other part may stand between its words.
+ * leaves, and one that needs its part named is not heard without. No other part may stand between its words.
  */
 export function fitsPart(
   finding: Finding,
   tokens: readonly Token[],
   positions: readonly number[],
+  needsPart = false,
 ): boolean {
   const allowed = finding.kind === 'context' ? null : TOLD_ON[finding.part];
   // One word alone ("holes") needs its part; more words name an insect or a growth well enough.
-  if (allowed === null || (isAnywhere(finding) && positions.length > 1)) return true;
+  if (allowed === null || (isAnywhere(finding) && positions.length > 1 && !needsPart)) return true;
   const [first, last] = [Math.min(...positions), Math.max(...positions)];
-  const fits = (region: Region | null): boolean => region === null || allowed.includes(region);
+  const fits = (region: Region | null): boolean =>
+    region === null ? !needsPart : allowed.includes(region);
+  const parts = (region: Region | null): boolean => region !== null && !fits(region);
   for (let i = first + 1; i < last; i++)
-    if (!positions.includes(i) && !fits(regionOf(tokens[i]))) return false;
+    if (!positions.includes(i) && parts(regionOf(tokens[i]))) return false;
   return positions.some((i) => namesPart(tokens[i])) || fits(spokenOf(tokens, first, last));
 }
