@@ -49,6 +49,9 @@ export interface Ear {
   readonly isEaten: (plant: PlantId) => boolean;
 }
 
+/** Telling words that a phrase needs when they stand far apart. */
+const TELLS_FROM_AFAR = 2;
+
 const LIKE = stem('like');
 /** How sure a report is by the number of words that its phrase found: one word alone is often about something else. */
 const SURE_BY_WORDS = [0.7, 0.7, 0.9, 0.95] as const;
@@ -130,6 +133,7 @@ function toCandidate(
   )
     return null;
   if (finding.kind !== 'context' && positions.some((i) => wholes[i] === true)) return null;
+  if (match.far && tellingOf(tokens, positions).length < TELLS_FROM_AFAR) return null;
   if (!fitsPart(finding, tokens, positions, phrase.needsPart)) return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
@@ -138,12 +142,13 @@ function toCandidate(
   return {
     finding: finding.id,
     value,
-    sure: any(stance.doubted) ? DOUBTFUL : sureOf(positions.length),
+    sure: any(stance.doubted) || match.far ? DOUBTFUL : sureOf(positions.length),
     span: { start: first.start, end: last.end },
     sort: sortOf(finding, phrase.negates, value),
     positions,
     telling: tellingOf(tokens, positions),
     group: finding.group,
+    far: match.far,
   };
 }
 

@@ -5,6 +5,8 @@ import type { Token } from './tokens.ts';
 export interface PhraseMatch<Target> {
   readonly phrase: Phrase<Target>;
   readonly positions: readonly number[];
+  /** Its parts stand further from each other than the phrase asks. */
+  readonly far: boolean;
 }
 
 /** Finds every phrase of a set in a token list. */
@@ -58,6 +60,8 @@ function nearest(
 
 /** A pause in speech counts as so many words between the parts of a phrase. */
 const WORDS_PER_PAUSE = 2;
+/** So much further apart they are still heard, where no other reading wants the words. */
+const FURTHER = 5;
 
 /** Words from the first to the last part of a phrase, pauses counted in. */
 function stretch(tokens: readonly Token[], first: number, last: number): number {
@@ -75,14 +79,15 @@ function matchAround<Target>(
   const taken: number[] = [anchor];
   const positions: number[] = [];
   for (const [i, term] of phrase.terms.entries()) {
-    const position = i === anchorTerm ? anchor : nearest(tokens, term, anchor, phrase.reach, taken);
+    const position = i === anchorTerm ? anchor : nearest(tokens, term, anchor, phrase.reach + FURTHER, taken);
     if (position === null) return null;
     positions.push(position);
     taken.push(position);
   }
   const first = Math.min(...positions);
   const last = Math.max(...positions);
-  if (stretch(tokens, first, last) >= phrase.reach) return null;
+  const words = stretch(tokens, first, last);
+  if (words >= phrase.reach + FURTHER) return null;
   if (
     phrase.ordered &&
     positions.some((position, i) => i > 0 && position < (positions[i - 1] ?? 0))
@@ -93,7 +98,7 @@ function matchAround<Target>(
       if (phrase.without.has(tokens[i]?.stem ?? '')) return null;
     }
   }
-  return { phrase, positions };
+  return { phrase, positions, far: words >= phrase.reach };
 }
 
 /**
