@@ -45,6 +45,8 @@ export interface Ear {
   readonly shownOn: (plant: PlantId) => ReadonlyMap<FindingId, number>;
   /** Stems of the words of which questions of care are made. */
   readonly careWords: ReadonlySet<string>;
+  /** Stems that go without saying once the plant is known: that its fruit is meant, or the grass of a lawn. */
+  readonly understood: (plant: PlantId) => ReadonlySet<string>;
   /** What is eaten of it bears its name: the apples of an apple. */
   readonly isEaten: (plant: PlantId) => boolean;
 }
@@ -133,7 +135,7 @@ function toCandidate(
   )
     return null;
   if (finding.kind !== 'context' && positions.some((i) => wholes[i] === true)) return null;
-  if (match.far && tellingOf(tokens, positions).length < TELLS_FROM_AFAR) return null;
+  if (match.far && tellingOf(tokens, positions).length < Math.min(TELLS_FROM_AFAR, positions.length)) return null;
   if (!fitsPart(finding, tokens, positions, phrase.needsPart)) return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
@@ -282,8 +284,10 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
     common: (id) => (told === null ? 1 : (told.get(id) ?? 0)),
   };
   const wholes = namesOfWholes(spoken, mentions);
+  const about = plant ?? (meant.length === 1 ? meant[0]?.plant : undefined);
+  const understood = about === undefined ? undefined : ear.understood(about);
   const candidates = ear
-    .phrases(spoken)
+    .phrases(spoken, understood)
     .map((match) => toCandidate(spoken, stance, wholes, match))
     .filter((candidate) => candidate !== null)
     .filter(

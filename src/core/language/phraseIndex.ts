@@ -5,12 +5,18 @@ import type { Token } from './tokens.ts';
 export interface PhraseMatch<Target> {
   readonly phrase: Phrase<Target>;
   readonly positions: readonly number[];
-  /** Its parts stand further from each other than the phrase asks. */
+  /** Its parts stand further from each other than the phrase asks, or one of them is only understood. */
   readonly far: boolean;
 }
 
-/** Finds every phrase of a set in a token list. */
-export type PhraseIndex<Target> = (tokens: readonly Token[]) => readonly PhraseMatch<Target>[];
+/**
+ * Finds every phrase of a set in a token list. `understood` are stems that go without saying: of a lawn, "there is moss"
+ * is moss in the lawn. A match has no position for a term that is only understood.
+ */
+export type PhraseIndex<Target> = (
+  tokens: readonly Token[],
+  understood?: ReadonlySet<string>,
+) => readonly PhraseMatch<Target>[];
 
 /** Term by which a phrase is looked up: the one with the fewest other phrases on its words. */
 function rarestTerm<Target>(phrase: Phrase<Target>, uses: ReadonlyMap<string, number>): number {
@@ -70,17 +76,30 @@ function stretch(tokens: readonly Token[], first: number, last: number): number 
   return last - first + WORDS_PER_PAUSE * pauses;
 }
 
+const NOTHING: ReadonlySet<string> = new Set();
+
+function overlaps(some: ReadonlySet<string>, others: ReadonlySet<string>): boolean {
+  for (const one of some) if (others.has(one)) return true;
+  return false;
+}
+
 function matchAround<Target>(
   tokens: readonly Token[],
   phrase: Phrase<Target>,
   anchorTerm: number,
   anchor: number,
+  understood: ReadonlySet<string>,
 ): PhraseMatch<Target> | null {
+  let goesWithoutSaying = false;
   const taken: number[] = [anchor];
   const positions: number[] = [];
   for (const [i, term] of phrase.terms.entries()) {
     const position = i === anchorTerm ? anchor : nearest(tokens, term, anchor, phrase.reach + FURTHER, taken);
-    if (position === null) return null;
+    if (position === null) {
+      if (!overlaps(term, understood)) return null;
+      goesWithoutSaying = true;
+      continue;
+    }
     positions.push(position);
     taken.push(position);
   }
@@ -98,7 +117,7 @@ function matchAround<Target>(
       if (phrase.without.has(tokens[i]?.stem ?? '')) return null;
     }
   }
-  return { phrase, positions, far: words >= phrase.reach };
+  return { phrase, positions, far: goesWithoutSaying || words >= phrase.reach };
 }
 
 /**
@@ -116,11 +135,11 @@ export function buildPhraseIndex<Target>(phrases: readonly Phrase<Target>[]): Ph
       anchored.set(word, list);
     }
   }
-  return (tokens) => {
+  return (tokens, understood = NOTHING) => {
     const found: PhraseMatch<Target>[] = [];
     tokens.forEach((token, anchor) => {
       for (const { phrase, term } of anchored.get(token.stem) ?? []) {
-        const match = matchAround(tokens, phrase, term, anchor);
+        const match = matchAround(tokens, phrase, term, anchor, understood);
         if (match) found.push(match);
       }
     });
