@@ -57,9 +57,15 @@ export function withoutClaimedWords<R extends Reading>(
     places.reduce((sum, place) => sum + rarity(place), 0);
   const kept = new Set<R>();
   const weighed = readings.map((reading) => ({ reading, weight: weigh(reading, weights) }));
-  for (const { reading } of weighed.sort((a, b) => Number(a.reading.far) - Number(b.reading.far) || b.weight - a.weight)) {
+  for (const { reading } of weighed.sort(
+    (a, b) => Number(a.reading.far) - Number(b.reading.far) || b.weight - a.weight,
+  )) {
     const own = reading.telling.filter((place) => !isClaimed(place, reading));
-    if (reading.telling.length > 0 && (reading.far ? own.length < reading.telling.length : 2 * total(own) <= total(reading.telling))) continue;
+    if (
+      reading.telling.length > 0 &&
+      (reading.far ? own.length < reading.telling.length : 2 * total(own) <= total(reading.telling))
+    )
+      continue;
     kept.add(reading);
     for (const place of reading.telling) claims.set(place, [...(claims.get(place) ?? []), reading]);
   }

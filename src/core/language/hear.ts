@@ -113,7 +113,10 @@ const PLANT_NOUNS = stemSet(
 );
 
 /** Marks names before such nouns: "lemon tree" is the tree as a whole, and "lemon" neither its fruit nor a colour there. */
-function namesOfWholes(tokens: readonly Token[], mentions: readonly PlantMention[]): readonly boolean[] {
+function namesOfWholes(
+  tokens: readonly Token[],
+  mentions: readonly PlantMention[],
+): readonly boolean[] {
   const ends = new Set(mentions.map(({ end }) => end));
   return tokens.map(({ end }, i) => ends.has(end) && PLANT_NOUNS.has(tokens[i + 1]?.stem ?? ''));
 }
@@ -135,7 +138,11 @@ function toCandidate(
   )
     return null;
   if (finding.kind !== 'context' && positions.some((i) => wholes[i] === true)) return null;
-  if (match.far && tellingOf(tokens, positions).length < Math.min(TELLS_FROM_AFAR, positions.length)) return null;
+  if (
+    match.far &&
+    tellingOf(tokens, positions).length < Math.min(TELLS_FROM_AFAR, positions.length)
+  )
+    return null;
   if (!fitsPart(finding, tokens, positions, phrase.needsPart)) return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
@@ -251,7 +258,9 @@ function withoutOwners(
   tokens: readonly Token[],
   mentions: readonly PlantMention[],
 ): readonly Token[] {
-  const at = new Map(tokens.flatMap(({ start, end }, i) => [[start, i] as const, [-end, i] as const]));
+  const at = new Map(
+    tokens.flatMap(({ start, end }, i) => [[start, i] as const, [-end, i] as const]),
+  );
   const dropped = new Set<number>();
   for (const { plant, start, end } of mentions) {
     const [first, last] = [at.get(start) ?? 0, at.get(-end) ?? 0];
@@ -290,9 +299,7 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
     .phrases(spoken, understood)
     .map((match) => toCandidate(spoken, stance, wholes, match))
     .filter((candidate) => candidate !== null)
-    .filter(
-      (one) => (told?.has(one.finding) ?? true) || one.telling.length >= TELLS_PLAINLY,
-    );
+    .filter((one) => (told?.has(one.finding) ?? true) || one.telling.length >= TELLS_PLAINLY);
   const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, weights)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);

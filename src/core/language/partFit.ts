@@ -15,7 +15,16 @@ const NOUNS: Readonly<Record<Region, ReadonlySet<string>>> = {
   fruit: stemSet('fruit berry berries pod nut husk cone'),
   turf: stemSet('lawn grass turf sod'),
 };
-const REGIONS: readonly Region[] = ['leaf', 'blade', 'shoot', 'wood', 'root', 'flower', 'fruit', 'turf'];
+const REGIONS: readonly Region[] = [
+  'leaf',
+  'blade',
+  'shoot',
+  'wood',
+  'root',
+  'flower',
+  'fruit',
+  'turf',
+];
 
 /** Where a finding of each part may be told; null for what is not on a part. */
 const TOLD_ON: Readonly<Record<Part, readonly Region[] | null>> = {

@@ -94,7 +94,8 @@ function matchAround<Target>(
   const taken: number[] = [anchor];
   const positions: number[] = [];
   for (const [i, term] of phrase.terms.entries()) {
-    const position = i === anchorTerm ? anchor : nearest(tokens, term, anchor, phrase.reach + FURTHER, taken);
+    const position =
+      i === anchorTerm ? anchor : nearest(tokens, term, anchor, phrase.reach + FURTHER, taken);
     if (position === null) {
       if (!overlaps(term, understood)) return null;
       goesWithoutSaying = true;

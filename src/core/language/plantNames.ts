@@ -25,7 +25,10 @@ export interface PlantNames {
 }
 
 /** The scientific name, where it is not what people call another plant: geraniums are pelargoniums to most. */
-function scientificOf({ scientific, names }: Plant, common: ReadonlySet<string>): readonly string[] {
+function scientificOf(
+  { scientific, names }: Plant,
+  common: ReadonlySet<string>,
+): readonly string[] {
   if (scientific === undefined) return [];
   const name = scientific.toLowerCase();
   return common.has(name) && !names.includes(name) ? [] : [scientific];
