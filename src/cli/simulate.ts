@@ -61,7 +61,6 @@ interface Standing {
   readonly seconds: number;
   /** Loss of the advice as it stands, under the truth. */
   readonly loss: number;
-  readonly posterior: Posterior;
 }
 
 function lossNow(network: Network, posterior: Posterior, hypothesis: number): number {
@@ -70,12 +69,13 @@ function lossNow(network: Network, posterior: Posterior, hypothesis: number): nu
   return decision.lossUnder(decision.bestAction(list.probabilities), hypothesis);
 }
 
-/** Asks until nothing gains more than `least`, or the patience is spent. */
+/** Asks until nothing gains more than `least`, or the patience is spent; tells `thought` each posterior. */
 function consultOne(
   network: Network,
   { truth, opening, answer }: SimulatedEnquirer,
   choose: Strategy,
   least: number,
+  thought: (posterior: Posterior) => void,
 ): readonly Standing[] {
   const reports = [...opening];
   const skipped = new Set<string>();
@@ -85,7 +85,8 @@ function consultOne(
     const questions = rankQuestions(library, network, posterior, reports, skipped);
     const worth = Math.max(-Infinity, ...questions.map((one) => one.worth));
     const loss = lossNow(network, posterior, truth.hypothesis);
-    standings.push({ worth, seconds, loss, posterior });
+    standings.push({ worth, seconds, loss });
+    thought(posterior);
     const next = choose(questions);
     if (worth <= least || standings.length > PATIENCE || !next) return standings;
     seconds += next.seconds;
@@ -138,10 +139,14 @@ for (let n = 0; n < CASES; n++) {
   if (!network) continue;
   const enquirer = drawEnquirer(library, network, 20260613 + n);
   for (const [name, choose] of Object.entries(STRATEGIES)) {
-    const standings = consultOne(network, enquirer, choose, name === PRODUCT ? 0 : LEAST_WORTH);
+    const standings = consultOne(
+      network,
+      enquirer,
+      choose,
+      name === PRODUCT ? 0 : LEAST_WORTH,
+      (posterior) => calibration.add(network, posterior, enquirer.truth.hypothesis),
+    );
     runs.set(name, [...(runs.get(name) ?? []), standings]);
-    for (const { posterior } of standings)
-      calibration.add(network, posterior, enquirer.truth.hypothesis);
   }
 }
 

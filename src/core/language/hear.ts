@@ -7,6 +7,7 @@ import {
   type PlantNames,
   type RankedPlant,
 } from './plantNames.ts';
+import { mentionOfEach, namesOfWholes, withoutNames, withoutOwners, type Named } from './named.ts';
 import { withoutClaimedWords, type Reading, type Weights } from './compete.ts';
 import { fitsPart, namesPart } from './partFit.ts';
 import { NEGATORS } from './phrase.ts';
@@ -35,7 +36,7 @@ export interface Heard {
 }
 
 /** What the ear needs from the library. */
-export interface Ear {
+export interface Ear extends Named {
   readonly plantNames: PlantNames;
   readonly phrases: PhraseIndex<Finding>;
   readonly phraseUses: ReadonlyMap<string, number>;
@@ -43,12 +44,8 @@ export interface Ear {
   readonly implied: (id: FindingId) => readonly FindingId[];
   /** Findings that can be told of a plant, shown by some cause of it or of a kind of it, and how commonly. */
   readonly shownOn: (plant: PlantId) => ReadonlyMap<FindingId, number>;
-  /** Stems of the words of which questions of care are made. */
-  readonly careWords: ReadonlySet<string>;
   /** Stems that go without saying once the plant is known: that its fruit is meant, or the grass of a lawn. */
   readonly understood: (plant: PlantId) => ReadonlySet<string>;
-  /** What is eaten of it bears its name: the apples of an apple. */
-  readonly isEaten: (plant: PlantId) => boolean;
 }
 
 /** Telling words that a phrase needs when they stand far apart. */
@@ -106,19 +103,6 @@ function sortOf({ kind, part }: Finding, negates: boolean, value: boolean): Cand
   if (kind === 'context') return 'context';
   if (part === 'around' || part === 'history') return 'around';
   return negates ? 'lacking' : 'seen';
-}
-
-const PLANT_NOUNS = stemSet(
-  'plant tree bush vine leaf leaves foliage seedling hedge stem stalk cane root flower blossom',
-);
-
-/** Marks names before such nouns: "lemon tree" is the tree as a whole, and "lemon" neither its fruit nor a colour there. */
-function namesOfWholes(
-  tokens: readonly Token[],
-  mentions: readonly PlantMention[],
-): readonly boolean[] {
-  const ends = new Set(mentions.map(({ end }) => end));
-  return tokens.map(({ end }, i) => ends.has(end) && PLANT_NOUNS.has(tokens[i + 1]?.stem ?? ''));
 }
 
 function toCandidate(
@@ -226,54 +210,6 @@ function rarityOf({ phraseUses }: Ear, token: Token | undefined): number {
   return Math.max(LEAST_RARITY, Math.log(TELLS_NOTHING / uses));
 }
 
-/** Stands for any plant name in the phrases of the library: "half the maple" is half the plant. */
-const PLANT = stem('plant');
-
-/**
- * The words with plant names read as "plant": the white of a white pine says nothing about the plant. Names of
- * plants that are eaten stay, as they name the fruit, and so do the words that questions of care name plants by.
- */
-function withoutNames(
-  ear: Ear,
-  tokens: readonly Token[],
-  mentions: readonly PlantMention[],
-): readonly Token[] {
-  const names = mentions.filter(({ plant }) => !ear.isEaten(plant));
-  if (names.length === 0) return tokens;
-  return tokens.map((token) => {
-    const isName = names.some(({ start, end }) => token.start >= start && token.end <= end);
-    const stays = namesPart(token) || ear.careWords.has(token.stem);
-    return isName && !stays ? { ...token, stem: PLANT } : token;
-  });
-}
-
-const OF = stem('of');
-
-/**
- * The words without whose part is spoken of: "the leaves of my old lilac are brown" is "the leaves are brown", as the
- * parts of a phrase must stand near each other. What is eaten stays where no part is named: "the skin of the apples".
- */
-function withoutOwners(
-  ear: Ear,
-  tokens: readonly Token[],
-  mentions: readonly PlantMention[],
-): readonly Token[] {
-  const at = new Map(
-    tokens.flatMap(({ start, end }, i) => [[start, i] as const, [-end, i] as const]),
-  );
-  const dropped = new Set<number>();
-  for (const { plant, start, end } of mentions) {
-    const [first, last] = [at.get(start) ?? 0, at.get(-end) ?? 0];
-    const back = [1, 2, 3, 4].find((step) => tokens[first - step]?.stem === OF);
-    const of = first - (back ?? first);
-    const part = tokens[of - 1];
-    if (part?.sentence !== tokens[first]?.sentence || tokens[first]?.pauseBefore === true) continue;
-    if (ear.isEaten(plant) && !namesPart(part)) continue;
-    for (let i = of; i <= last; i++) dropped.add(i);
-  }
-  return dropped.size === 0 ? tokens : tokens.filter((_, i) => !dropped.has(i));
-}
-
 /**
  * Understands a text: the plants it names and the findings it reports, each with its place in the text. The
  * plant, when it is known otherwise, decides what can be told of it. Deterministic; text beyond
@@ -303,10 +239,9 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
   const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, weights)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
-  const namesPlant = (token: Token): boolean =>
-    mentions.some(({ start, end }) => token.start >= start && token.end <= end);
+  const named = mentionOfEach(spoken, mentions);
   const telling = spoken.filter(
-    (token, i) => stance.denied[i] !== true && stance.theory[i] !== true && !namesPlant(token),
+    (_, i) => stance.denied[i] !== true && stance.theory[i] !== true && !named[i],
   );
   return { plants, mentions, findings, telling };
 }
