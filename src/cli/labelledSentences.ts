@@ -13,6 +13,10 @@ export const labelledSentenceSchema = z.strictObject({
   yes: z.array(findingIdSchema).default([]),
   /** Findings that it reports as not there. */
   no: z.array(findingIdSchema).default([]),
+  /** Findings that are true of it as well, right when heard and not missed when not. */
+  also: z.array(findingIdSchema).default([]),
+  /** Findings that it rules out as well. */
+  alsoNot: z.array(findingIdSchema).default([]),
 });
 export type LabelledSentence = z.infer<typeof labelledSentenceSchema>;
 
@@ -48,10 +52,11 @@ export function judgeSentence(
 ): SentenceMarks {
   const heard = hear(ear, sentence.say);
   const findings = heard.findings.filter(({ finding }) => !isAsking(finding));
+  const ruledOut = [...sentence.no, ...sentence.alsoNot];
   const isRight = ({ finding, value }: HeardFinding): boolean =>
     value
-      ? sentence.yes.some((label) => library.implied(label).includes(finding))
-      : library.implied(finding).some((general) => sentence.no.includes(general));
+      ? [...sentence.yes, ...sentence.also].some((one) => library.implied(one).includes(finding))
+      : library.implied(finding).some((general) => ruledOut.includes(general));
   const isFound = (label: FindingId, value: boolean): boolean =>
     findings.some(
       (one) =>

@@ -6,20 +6,23 @@ import { rankQuestions, type Question } from '../core/diagnosis/questions.ts';
 import { shortlist } from '../core/diagnosis/shortlist.ts';
 import type { Compiled } from '../core/knowledge/compile.ts';
 import type { PlantId } from '../core/knowledge/schema/common.ts';
-import { LOSS_PER_MINUTE } from '../core/diagnosis/worth.ts';
+import { GAINED_LATER, LOSS_PER_MINUTE } from '../core/diagnosis/worth.ts';
 import { createAlmanacs } from '../core/timing/almanac.ts';
-import { seeded } from '../core/random.ts';
 import { dayOf } from '../core/timing/calendar.ts';
 import { loadLibrary } from '../server/knowledge/loadLibrary.ts';
 import { drawEnquirer, VOLUNTEERED, type SimulatedEnquirer } from './simulatedEnquirer.ts';
 
 /**
- * Simulated enquirers: a truth is drawn from the network, told in part, and questions are asked until the
- * advice is settled or the patience is spent. Three ways to choose the next question are compared, on the
- * same enquirers and with the same rule of when to stop.
+ * Simulated enquirers: a truth is drawn from the network and told in part, then questions are asked and answered. Three
+ * ways to choose the next one are compared on the same enquirers, each asked on beyond what the product asks, so that
+ * the questions can be counted that each needs for advice of the same loss.
  */
 const CASES = Number(process.argv[2] ?? 300);
 const PATIENCE = 40;
+/** The way of the product. */
+const PRODUCT = 'value of the advice';
+/** Worth at which a strategy may stop, tried from most to least. */
+const [MOST_WORTH, LEAST_WORTH, WORTH_STEP] = [0.1, -0.03, 0.001];
 const HOSTS = [
   'tomato',
   'rose',
@@ -44,51 +47,48 @@ type Strategy = (questions: readonly Question[]) => Question | undefined;
 
 const order = [...library.findings.keys()].map(String).sort();
 const STRATEGIES: Readonly<Record<string, Strategy>> = {
-  'value of the advice': (questions) => questions[0],
+  [PRODUCT]: (questions) => questions[0],
   'information alone': (questions) => [...questions].sort((a, b) => b.bits - a.bits)[0],
   'fixed checklist': (questions) =>
     [...questions].sort((a, b) => order.indexOf(a.finding) - order.indexOf(b.finding))[0],
 };
 
-interface Outcome {
-  readonly asked: number;
-  /** Time the questions took. */
+/** How things stand before a question. */
+interface Standing {
+  /** Worth of the best question; the advice is settled when it is not above 0. */
+  readonly worth: number;
+  /** Time that the questions so far took. */
   readonly seconds: number;
+  /** Loss of the advice as it stands, under the truth. */
   readonly loss: number;
-  readonly settled: boolean;
-  /** What was thought before the first question and after every answer. */
-  readonly posteriors: readonly Posterior[];
 }
 
-function finalLoss(network: Network, posterior: Posterior, hypothesis: number): number {
+function lossNow(network: Network, posterior: Posterior, hypothesis: number): number {
   const list = shortlist(network, posterior);
   const decision = makeDecision(library, network, posterior, list.positions);
   return decision.lossUnder(decision.bestAction(list.probabilities), hypothesis);
 }
 
+/** Asks until nothing gains more than `least`, or the patience is spent; tells `thought` each posterior. */
 function consultOne(
   network: Network,
   { truth, opening, answer }: SimulatedEnquirer,
   choose: Strategy,
-): Outcome {
+  least: number,
+  thought: (posterior: Posterior) => void,
+): readonly Standing[] {
   const reports = [...opening];
   const skipped = new Set<string>();
-  let seconds = 0;
-  const posteriors: Posterior[] = [];
-  for (let asked = 0; ; asked++) {
+  const standings: Standing[] = [];
+  for (let seconds = 0; ;) {
     const { posterior } = weighAll(library, network, reports, VOLUNTEERED);
-    posteriors.push(posterior);
     const questions = rankQuestions(library, network, posterior, reports, skipped);
-    const settled = questions.every(({ worth }) => worth <= 0);
+    const worth = Math.max(-Infinity, ...questions.map((one) => one.worth));
+    const loss = lossNow(network, posterior, truth.hypothesis);
+    standings.push({ worth, seconds, loss });
+    thought(posterior);
     const next = choose(questions);
-    if (settled || asked >= PATIENCE || !next)
-      return {
-        asked,
-        seconds,
-        settled,
-        posteriors,
-        loss: finalLoss(network, posterior, truth.hypothesis),
-      };
+    if (worth <= least || standings.length > PATIENCE || !next) return standings;
     seconds += next.seconds;
     const said = answer(next);
     if (said) reports.push(said);
@@ -131,35 +131,83 @@ const networks = HOSTS.map((host) => {
   const today = dayOf(2026, 7, 10);
   return buildNetwork(library, id, { almanac, today, since: null, experience: new Map() });
 });
-const totals = new Map(
-  Object.keys(STRATEGIES).map((name) => [name, { asked: 0, seconds: 0, loss: 0, settled: 0 }]),
-);
+/** For each strategy, all its enquirers. */
+const runs = new Map<string, (readonly Standing[])[]>();
 const calibration = new Calibration();
 for (let n = 0; n < CASES; n++) {
   const network = networks[n % networks.length];
   if (!network) continue;
+  const enquirer = drawEnquirer(library, network, 20260613 + n);
   for (const [name, choose] of Object.entries(STRATEGIES)) {
-    const enquirer = drawEnquirer(library, network, seeded(20260613 + n));
-    const { asked, seconds, loss, settled, posteriors } = consultOne(network, enquirer, choose);
-    const total = totals.get(name);
-    if (total)
-      totals.set(name, {
-        asked: total.asked + asked,
-        seconds: total.seconds + seconds,
-        loss: total.loss + loss,
-        settled: total.settled + Number(settled),
-      });
-    for (const posterior of posteriors)
-      calibration.add(network, posterior, enquirer.truth.hypothesis);
+    const standings = consultOne(
+      network,
+      enquirer,
+      choose,
+      name === PRODUCT ? 0 : LEAST_WORTH,
+      (posterior) => calibration.add(network, posterior, enquirer.truth.hypothesis),
+    );
+    runs.set(name, [...(runs.get(name) ?? []), standings]);
   }
 }
-console.log(`${CASES} simulated enquiries, seed fixed`);
-console.log(`${'questions chosen by'.padEnd(24)}questions  seconds     loss   with time   settled`);
-for (const [name, { asked, seconds, loss, settled }] of totals) {
-  const withTime = loss + (LOSS_PER_MINUTE * seconds) / 60;
+
+interface Sums {
+  readonly questions: number;
+  readonly seconds: number;
+  readonly loss: number;
+  readonly losses: readonly number[];
+}
+
+const meanOf = (numbers: readonly number[]): number =>
+  numbers.reduce((sum, one) => sum + one, 0) / numbers.length;
+
+/** Means over the enquirers of a strategy if it stops where `stops` first holds. */
+function stopping(
+  standings: readonly (readonly Standing[])[],
+  stops: (standing: Standing, asked: number) => boolean,
+): Sums {
+  const ends = standings.map((run) => {
+    const at = run.findIndex(stops);
+    return at < 0 ? run.length - 1 : at;
+  });
+  const end = (field: 'seconds' | 'loss'): readonly number[] =>
+    standings.map((run, i) => run[ends[i] ?? 0]?.[field] ?? 0);
+  const losses = end('loss');
+  return { questions: meanOf(ends), seconds: meanOf(end('seconds')), loss: meanOf(losses), losses };
+}
+
+/** The fewest questions at which a strategy loses no more than `loss`, whichever worth it stops at; null when it never does. */
+function asGoodAs(standings: readonly (readonly Standing[])[], loss: number): Sums | null {
+  for (let least = MOST_WORTH; least >= LEAST_WORTH; least -= WORTH_STEP) {
+    const sums = stopping(standings, ({ worth }) => worth <= least);
+    if (sums.loss <= loss) return sums;
+  }
+  return null;
+}
+
+function print(name: string, sums: Sums | null): void {
+  if (!sums) return console.log(`${name.padEnd(36)}never`);
+  const withTime = sums.loss + (LOSS_PER_MINUTE * sums.seconds) / 60;
+  const numbers = [sums.questions.toFixed(2), sums.seconds.toFixed(0), sums.loss.toFixed(3)];
   console.log(
-    `${name.padEnd(24)}${(asked / CASES).toFixed(2).padStart(9)}${(seconds / CASES).toFixed(0).padStart(9)}${(loss / CASES).toFixed(3).padStart(9)}${(withTime / CASES).toFixed(3).padStart(12)}${`${Math.round((100 * settled) / CASES)} %`.padStart(10)}`,
+    `${name.padEnd(36)}${[...numbers, withTime.toFixed(3)].map((one) => one.padStart(11)).join('')}`,
   );
+}
+
+const product = stopping(runs.get(PRODUCT) ?? [], ({ worth }) => worth <= 0);
+console.log(`${CASES} simulated enquiries, seed fixed`);
+console.log(`${'questions chosen by'.padEnd(36)}  questions    seconds       loss  with time`);
+print(`${PRODUCT}, until settled`, product);
+for (const [name, standings] of runs) {
+  if (name === PRODUCT) continue;
+  const paid = stopping(standings, ({ worth }) => worth <= GAINED_LATER);
+  print(`${name}, while each pays alone`, paid);
+  const more = product.losses.map((loss, i) => loss - (paid.losses[i] ?? 0));
+  const [mean, squares] = [meanOf(more), meanOf(more.map((one) => one * one))];
+  const error = Math.sqrt((squares - mean * mean) / more.length);
+  console.log(
+    `    loss of the product above it ${mean.toFixed(3)}, standard error ${error.toFixed(3)}`,
+  );
+  print(`${name}, to the same loss`, asGoodAs(standings, product.loss));
 }
 console.log(
   'calibration of causes, before the first question and after every answer, however questions were chosen',

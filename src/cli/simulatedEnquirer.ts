@@ -6,6 +6,7 @@ import type { Question } from '../core/diagnosis/questions.ts';
 import { shareOf } from '../core/diagnosis/weigh.ts';
 import type { Compiled } from '../core/knowledge/compile.ts';
 import type { FindingId } from '../core/knowledge/schema/common.ts';
+import { seeded } from '../core/random.ts';
 
 /** What is so in one simulated enquiry. */
 export interface Truth {
@@ -94,12 +95,16 @@ function drawPresent(
   return present;
 }
 
-/** Draws an enquirer of a network. */
-export function drawEnquirer(
-  library: Compiled,
-  network: Network,
-  random: () => number,
-): SimulatedEnquirer {
+/** A seed of its own for each question, so that an enquirer answers it the same whenever it is asked. */
+function seedOf(seed: number, finding: string): number {
+  let hash = seed;
+  for (const letter of finding) hash = Math.imul(hash ^ letter.charCodeAt(0), 16777619);
+  return hash;
+}
+
+/** Draws an enquirer of a network; the same seed gives the same one. */
+export function drawEnquirer(library: Compiled, network: Network, seed: number): SimulatedEnquirer {
+  const random = seeded(seed);
   const hypothesis = drawOne(random, network.prior);
   const present = drawPresent(library, network, hypothesis, random);
   const saysYes = (id: FindingId, sure: number): number => {
@@ -112,19 +117,20 @@ export function drawEnquirer(
     (id) => random() < VOLUNTEERED * saysYes(id, VOLUNTEERED_SURE),
   );
   const answer = (question: Question): Report | null => {
-    if (random() < CANNOT_TELL) return null;
+    const chance = seeded(seedOf(seed, question.finding));
+    if (chance() < CANNOT_TELL) return null;
     if (question.choices.length === 0) {
       const id = [...library.findings.keys()].find((one) => one === question.finding);
       return id === undefined
         ? null
-        : { finding: id, value: random() < saysYes(id, ANSWER_SURE), sure: ANSWER_SURE };
+        : { finding: id, value: chance() < saysYes(id, ANSWER_SURE), sure: ANSWER_SURE };
     }
     const members = library.groupMembers.get(question.finding) ?? [];
     const { yesWhenTrue, yesWhenFalse } = reliabilityOf(ANSWER_SURE, 1 / members.length);
     const said =
       members[
         drawOne(
-          random,
+          chance,
           members.map(({ id }) => (present.has(id) ? yesWhenTrue : yesWhenFalse)),
         )
       ];

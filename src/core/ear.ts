@@ -25,6 +25,22 @@ function careWordsOf(library: Compiled): ReadonlySet<string> {
   return new Set(words.map(stem).filter((one) => !COLOURS.has(one)));
 }
 
+const FRUIT = stem('fruit');
+/** The plant whose names say where on it something is: "moss in the lawn". */
+const LAWN: string = 'turf';
+
+/** What goes without saying of each plant: of lawns their names, of what is eaten for its fruit that the fruit is meant. */
+function understoodOf(library: Compiled): (plant: PlantId) => ReadonlySet<string> {
+  const { lineage, traits } = library.taxonomy;
+  const lawn = [...library.plants.values()].find(({ id }) => id === LAWN);
+  const lawnNames = stemSet((lawn?.names ?? []).filter((name) => !name.includes(' ')).join(' '));
+  const fruit = new Set([FRUIT]);
+  return (plant) => {
+    if (lineage(plant).some((id) => id === lawn?.id)) return lawnNames;
+    return traits(plant).edible === 'fruit' ? fruit : new Set();
+  };
+}
+
 /** Makes the ear of a library: what it can hear, and what can be meant of which plant. Answers are kept. */
 export function makeEar(library: Compiled): Ear {
   const kinds = kindsOf(library);
@@ -49,6 +65,7 @@ export function makeEar(library: Compiled): Ear {
     ...library,
     lineage,
     shownOn,
+    understood: understoodOf(library),
     careWords: careWordsOf(library),
     isEaten: (plant) => (traits(plant).edible ?? 'none') !== 'none',
   };

@@ -23,13 +23,10 @@ export interface Question {
   readonly seconds: number;
   /** Expected fall of the advice's loss, in harm points, less the cost of asking. */
   readonly worth: number;
-  /** Expected fall of uncertainty, in bits; decides between questions of equal worth. */
+  /** Expected fall of uncertainty, in bits; decides between questions that are worth asking. */
   readonly bits: number;
   readonly choices: Draft['choices'];
 }
-
-/** What a bit counts in the order of questions, though not in whether they are worth asking: it breaks ties. */
-const WORTH_PER_BIT = 0.002;
 
 function toQuestion({ draft, worth, bits }: Valued): Question {
   const { kind, finding, question, how, seconds, choices } = draft;
@@ -45,9 +42,12 @@ export interface Inquiry {
   readonly questions: readonly Question[];
 }
 
+/** Of those worth asking the most telling first, the others behind them by worth. */
 function inOrder(valued: readonly Valued[]): readonly Question[] {
-  const order = (one: Question): number => one.worth + WORTH_PER_BIT * one.bits;
-  return valued.map(toQuestion).sort((a, b) => order(b) - order(a));
+  return valued.map(toQuestion).sort((a, b) => {
+    if (a.worth > 0 && b.worth > 0) return b.bits - a.bits || b.worth - a.worth;
+    return b.worth - a.worth;
+  });
 }
 
 /**

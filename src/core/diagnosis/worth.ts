@@ -11,6 +11,12 @@ const SAVED_BY_KNOWING = 1;
 /** Below this uncertainty, in nats, there is nothing to end. */
 const LEAST_ENTROPY = 0.02;
 
+/**
+ * What a question gains further on in a run, beyond the two answers looked at; measured: asking on while a question falls
+ * short of its time by less than this brings the least loss with the caller's time counted (docs/benchmarks.md).
+ */
+export const GAINED_LATER = 0.012;
+
 /** Likelihoods that differ by less are taken as equal. */
 const FLAT = 1e-6;
 
@@ -60,7 +66,7 @@ const costOf = ({ seconds }: Draft): number => (LOSS_PER_MINUTE * seconds) / 60;
 
 /**
  * Values drafts by what one answer gains, by what two gain, and by their part in a longer run of questions:
- * the share of the uncertainty they end, times what knowing the truth would save. Unsorted.
+ * the share of the uncertainty they end, times what knowing the truth would save. Unsorted; flat ones gain nothing.
  */
 export function valueDrafts(
   list: Shortlist,
@@ -81,7 +87,11 @@ export function valueDrafts(
     if (yes && draft.kind === 'finding') gain -= lossOfParts(yes.joint);
     else for (const { joint, chance } of joined) if (chance > 0) gain -= decision.bestLoss(joint);
     const inRun = (saved * nats) / Math.max(entropy, LEAST_ENTROPY);
-    return { draft, worth: Math.max(gain, inRun) - costOf(draft), bits: nats / Math.LN2 };
+    return {
+      draft,
+      worth: Math.max(gain, inRun) + GAINED_LATER - costOf(draft),
+      bits: nats / Math.LN2,
+    };
   });
   return lookFurther(list, valued, decision, now);
 }
@@ -128,7 +138,8 @@ function lookFurther(
   return valued.map((one) => {
     if (!first.has(one)) return one;
     const others = telling.filter((other) => other !== one);
-    const inPairs = now - lossAfterTwo(list, one, others, decision) - costOf(one.draft);
+    const inPairs =
+      now - lossAfterTwo(list, one, others, decision) + GAINED_LATER - costOf(one.draft);
     return { ...one, worth: Math.max(one.worth, inPairs) };
   });
 }

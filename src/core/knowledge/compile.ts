@@ -70,9 +70,22 @@ function impliedBy(
   };
 }
 
+/** The word class of what is picked and eaten. */
+const FRUIT_WORDS = 'fruit';
+
 function once<T>(make: () => T): () => T {
   let made: T | undefined;
   return () => (made ??= make());
+}
+
+/** Word classes, with the names of all plants that are eaten for their fruit as words for fruit: "fuzz on the strawberries". */
+function withFruitNames({ wordClasses, plants }: Library, { traits }: Taxonomy) {
+  const named = plants
+    .filter(({ id }) => traits(id).edible === 'fruit')
+    .flatMap(({ name, names, ambiguous }) =>
+      [name.toLowerCase(), ...names].filter((one) => !one.includes(' ') && !ambiguous.includes(one)),
+    );
+  return { ...wordClasses, [FRUIT_WORDS]: [...(wordClasses[FRUIT_WORDS] ?? []), ...named] };
 }
 
 /** Compiles a checked library. Programmer's mistake, and so a throw, when it was not checked. */
@@ -81,8 +94,8 @@ export function compileLibrary(library: Library): Compiled {
   const allCauses = [...library.causes, ...library.careTopics.map(careCause)];
   const findings = byId<FindingId, Finding>(allFindings);
   const implied = impliedBy(findings);
-  const classes = compileClasses(library.wordClasses);
   const taxonomy = buildTaxonomy(library.plants);
+  const classes = compileClasses(withFruitNames(library, taxonomy));
   const strengths = new Map(allCauses.map((cause) => [cause.id, strengthsOf(cause, implied)]));
   const treatments = byId<TreatmentId, Treatment>([
     ...library.treatments,

@@ -9,6 +9,7 @@ export interface Reading {
   readonly positions: readonly number[];
   /** Those of them that tell it from others: no word for a part of the plant, no denial. */
   readonly telling: readonly number[];
+  readonly far: boolean;
 }
 
 /** What readings are weighed by. */
@@ -56,9 +57,15 @@ export function withoutClaimedWords<R extends Reading>(
     places.reduce((sum, place) => sum + rarity(place), 0);
   const kept = new Set<R>();
   const weighed = readings.map((reading) => ({ reading, weight: weigh(reading, weights) }));
-  for (const { reading } of weighed.sort((a, b) => b.weight - a.weight)) {
+  for (const { reading } of weighed.sort(
+    (a, b) => Number(a.reading.far) - Number(b.reading.far) || b.weight - a.weight,
+  )) {
     const own = reading.telling.filter((place) => !isClaimed(place, reading));
-    if (reading.telling.length > 0 && 2 * total(own) <= total(reading.telling)) continue;
+    if (
+      reading.telling.length > 0 &&
+      (reading.far ? own.length < reading.telling.length : 2 * total(own) <= total(reading.telling))
+    )
+      continue;
     kept.add(reading);
     for (const place of reading.telling) claims.set(place, [...(claims.get(place) ?? []), reading]);
   }

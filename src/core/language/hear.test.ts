@@ -35,6 +35,74 @@ const listen = (text: string): Heard => hear(makeEar(library), text);
 const said = (text: string): Record<string, boolean> =>
   Object.fromEntries(listen(text).findings.map(({ finding, value }) => [finding, value]));
 
+describe('where things are said to be', () => {
+  const garden = miniLibrary(
+    [
+      { id: 'leaf-yellow', extra: { phrases: ['@leaf yellow', 'yellow +part'] } },
+      { id: 'cane-spots', extra: { part: 'stem', phrases: ['cane spots'] } },
+      { id: 'leaf-spots', extra: { phrases: ['@leaf spots', 'spots'] } },
+      { id: 'fruit-split', extra: { part: 'fruit', phrases: ['@fruit split'] } },
+      { id: 'fruit-black', extra: { part: 'fruit', phrases: ['@fruit black'] } },
+      { id: 'lawn-moss', extra: { part: 'turf', kind: 'sign', phrases: ['lawn|grass moss'] } },
+      { id: 'stem-galls', extra: { part: 'stem', phrases: ['hard round galls twig'] } },
+    ],
+    [
+      {
+        id: 'a',
+        extra: { hosts: { tomato: 'usual', turf: 'usual', lilac: 'usual' } },
+        findings: { 'leaf-yellow': 'often', 'leaf-spots': 'often', 'fruit-split': 'often' },
+      },
+      { id: 'b', extra: { hosts: { turf: 'usual' } }, findings: { 'lawn-moss': 'often' } },
+      { id: 'c', extra: { hosts: { tomato: 'usual' } }, findings: { 'fruit-black': 'often' } },
+    ],
+    {
+      'words.yaml': { leaf: ['leaf', 'foliage'], fruit: ['fruit'] },
+      'plants/b.yaml': [
+        {
+          id: 'tomato',
+          name: 'Tomato',
+          traits: { edible: 'fruit' },
+          source: 'judgement',
+        },
+        { id: 'turf', name: 'Lawn', names: ['grass'], source: 'judgement' },
+        { id: 'lilac', name: 'Lilac', source: 'judgement' },
+      ],
+    },
+  );
+  const ear = makeEar(garden);
+  const heard = (text: string): string[] =>
+    hear(ear, text)
+      .findings.filter(({ value }) => value)
+      .map(({ finding }) => finding);
+
+  it.each([
+    ['the name of what is eaten names its fruit', 'My tomatoes split', ['fruit-split']],
+    ['but not before the word plant', 'My tomato plants split', []],
+    ['the fruit goes without saying', 'About my tomato. They split after rain.', ['fruit-split']],
+    ['and so does the lawn', 'It is my lawn. There is moss.', ['lawn-moss']],
+    [
+      'a part named long before counts',
+      'The leaves of the lilac were fine and then turned yellow',
+      ['leaf-yellow'],
+    ],
+    ['where it is needed, none will not do', 'My lilac turned yellow', []],
+    [
+      '"of my" and a name part no words',
+      'The leaves of my dear old lilac are yellow',
+      ['leaf-yellow'],
+    ],
+    ['another part between forbids', 'My tomatoes and their leaves are black', []],
+    ['what is told of canes is not told of leaves', 'The canes have spots', ['cane-spots']],
+    [
+      'many words are heard of any plant',
+      'My lilac has hard round galls on a twig',
+      ['stem-galls'],
+    ],
+  ])('%s', (_, text, expected) => {
+    expect(heard(text)).toEqual(expected);
+  });
+});
+
 describe('findings', () => {
   it.each([
     ['There is fine webbing between the leaves', { webbing: true }],

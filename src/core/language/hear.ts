@@ -7,6 +7,7 @@ import {
   type PlantNames,
   type RankedPlant,
 } from './plantNames.ts';
+import { mentionOfEach, namesOfWholes, withoutNames, withoutOwners, type Named } from './named.ts';
 import { withoutClaimedWords, type Reading, type Weights } from './compete.ts';
 import { fitsPart, namesPart } from './partFit.ts';
 import { NEGATORS } from './phrase.ts';
@@ -35,7 +36,7 @@ export interface Heard {
 }
 
 /** What the ear needs from the library. */
-export interface Ear {
+export interface Ear extends Named {
   readonly plantNames: PlantNames;
   readonly phrases: PhraseIndex<Finding>;
   readonly phraseUses: ReadonlyMap<string, number>;
@@ -43,11 +44,12 @@ export interface Ear {
   readonly implied: (id: FindingId) => readonly FindingId[];
   /** Findings that can be told of a plant, shown by some cause of it or of a kind of it, and how commonly. */
   readonly shownOn: (plant: PlantId) => ReadonlyMap<FindingId, number>;
-  /** Stems of the words of which questions of care are made. */
-  readonly careWords: ReadonlySet<string>;
-  /** What is eaten of it bears its name: the apples of an apple. */
-  readonly isEaten: (plant: PlantId) => boolean;
+  /** Stems that go without saying once the plant is known: that its fruit is meant, or the grass of a lawn. */
+  readonly understood: (plant: PlantId) => ReadonlySet<string>;
 }
+
+/** Telling words that a phrase needs when they stand far apart. */
+const TELLS_FROM_AFAR = 2;
 
 const LIKE = stem('like');
 /** How sure a report is by the number of words that its phrase found: one word alone is often about something else. */
@@ -106,6 +108,7 @@ function sortOf({ kind, part }: Finding, negates: boolean, value: boolean): Cand
 function toCandidate(
   tokens: readonly Token[],
   stance: Stance,
+  wholes: readonly boolean[],
   match: PhraseMatch<Finding>,
 ): Candidate | null {
   const { phrase, positions } = match;
@@ -118,7 +121,13 @@ function toCandidate(
     positions.some((i) => isSimile(tokens, i) || tellsOfTime(tokens, i))
   )
     return null;
-  if (!fitsPart(finding, tokens, positions)) return null;
+  if (finding.kind !== 'context' && positions.some((i) => wholes[i] === true)) return null;
+  if (
+    match.far &&
+    tellingOf(tokens, positions).length < Math.min(TELLS_FROM_AFAR, positions.length)
+  )
+    return null;
+  if (!fitsPart(finding, tokens, positions, phrase.needsPart)) return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
   if (!first || !last) return null;
@@ -126,12 +135,13 @@ function toCandidate(
   return {
     finding: finding.id,
     value,
-    sure: any(stance.doubted) ? DOUBTFUL : sureOf(positions.length),
+    sure: any(stance.doubted) || match.far ? DOUBTFUL : sureOf(positions.length),
     span: { start: first.start, end: last.end },
     sort: sortOf(finding, phrase.negates, value),
     positions,
     telling: tellingOf(tokens, positions),
     group: finding.group,
+    far: match.far,
   };
 }
 
@@ -182,6 +192,9 @@ export function heardTokens(text: string): readonly Token[] {
 /** A plant that is meant with less confidence does not decide what can be told. */
 const LEAST_CONFIDENCE = 0.3;
 
+/** So many telling words are heard even of a plant on which the library knows no cause for it. */
+const TELLS_PLAINLY = 3;
+
 /** How commonly each finding is shown on the plants spoken of, where it can be told of them; null when none is known. */
 function tellable(ear: Ear, plants: readonly PlantId[]): ReadonlyMap<FindingId, number> | null {
   if (plants.length === 0) return null;
@@ -197,27 +210,6 @@ function rarityOf({ phraseUses }: Ear, token: Token | undefined): number {
   return Math.max(LEAST_RARITY, Math.log(TELLS_NOTHING / uses));
 }
 
-/** Stands for any plant name in the phrases of the library: "half the maple" is half the plant. */
-const PLANT = stem('plant');
-
-/**
- * The words with plant names read as "plant": the white of a white pine says nothing about the plant. Names of
- * plants that are eaten stay, as they name the fruit, and so do the words that questions of care name plants by.
- */
-function withoutNames(
-  ear: Ear,
-  tokens: readonly Token[],
-  mentions: readonly PlantMention[],
-): readonly Token[] {
-  const names = mentions.filter(({ plant }) => !ear.isEaten(plant));
-  if (names.length === 0) return tokens;
-  return tokens.map((token) => {
-    const isName = names.some(({ start, end }) => token.start >= start && token.end <= end);
-    const stays = namesPart(token) || ear.careWords.has(token.stem);
-    return isName && !stays ? { ...token, stem: PLANT } : token;
-  });
-}
-
 /**
  * Understands a text: the plants it names and the findings it reports, each with its place in the text. The
  * plant, when it is known otherwise, decides what can be told of it. Deterministic; text beyond
@@ -225,29 +217,31 @@ function withoutNames(
  */
 export function hear(ear: Ear, text: string, plant: PlantId | null = null): Heard {
   const tokens = heardTokens(text.slice(0, LONGEST_TEXT));
-  const stance = readStance(tokens);
   const mentions = findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
   const plants = rankPlants(mentions, ear.lineage);
   const meant = plants.filter(({ confidence }) => confidence >= LEAST_CONFIDENCE);
   const told = tellable(ear, plant === null ? meant.map((one) => one.plant) : [plant]);
+  const spoken = withoutNames(ear, withoutOwners(ear, tokens, mentions), mentions);
+  const stance = readStance(spoken);
   const weights: Weights = {
     implied: ear.implied,
     rarity: (position) => rarityOf(ear, spoken[position]),
-    common: (id) => told?.get(id) ?? 1,
+    common: (id) => (told === null ? 1 : (told.get(id) ?? 0)),
   };
-  const spoken = withoutNames(ear, tokens, mentions);
+  const wholes = namesOfWholes(spoken, mentions);
+  const about = plant ?? (meant.length === 1 ? meant[0]?.plant : undefined);
+  const understood = about === undefined ? undefined : ear.understood(about);
   const candidates = ear
-    .phrases(spoken)
-    .filter(({ phrase }) => told?.has(phrase.target.id) ?? true)
-    .map((match) => toCandidate(spoken, stance, match))
-    .filter((candidate) => candidate !== null);
+    .phrases(spoken, understood)
+    .map((match) => toCandidate(spoken, stance, wholes, match))
+    .filter((candidate) => candidate !== null)
+    .filter((one) => (told?.has(one.finding) ?? true) || one.telling.length >= TELLS_PLAINLY);
   const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, weights)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
-  const namesPlant = (token: Token): boolean =>
-    mentions.some(({ start, end }) => token.start >= start && token.end <= end);
-  const telling = tokens.filter(
-    (token, i) => stance.denied[i] !== true && stance.theory[i] !== true && !namesPlant(token),
+  const named = mentionOfEach(spoken, mentions);
+  const telling = spoken.filter(
+    (_, i) => stance.denied[i] !== true && stance.theory[i] !== true && !named[i],
   );
   return { plants, mentions, findings, telling };
 }

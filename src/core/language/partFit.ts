@@ -3,29 +3,40 @@ import { stemSet } from './stem.ts';
 import type { Token } from './tokens.ts';
 
 /** Regions of a plant that people keep apart in speech. */
-type Region = 'leaf' | 'wood' | 'root' | 'flower' | 'fruit' | 'turf';
+type Region = 'leaf' | 'blade' | 'shoot' | 'wood' | 'root' | 'flower' | 'fruit' | 'turf';
 
 const NOUNS: Readonly<Record<Region, ReadonlySet<string>>> = {
-  leaf: stemSet('leaf leaves foliage frond leaflet needle blade'),
-  wood: stemSet('stem stalk cane twig branch limb shoot trunk bark bough'),
+  leaf: stemSet('leaf leaves foliage frond leaflet needle'),
+  blade: stemSet('blade'),
+  shoot: stemSet('shoot branch twig'),
+  wood: stemSet('stem stalk cane trunk bark'),
   root: stemSet('root bulb rhizome tuber corm clove'),
   flower: stemSet('flower bloom blossom petal bud'),
   fruit: stemSet('fruit berry berries pod nut husk cone'),
   turf: stemSet('lawn grass turf sod'),
 };
-const REGIONS: readonly Region[] = ['leaf', 'wood', 'root', 'flower', 'fruit', 'turf'];
+const REGIONS: readonly Region[] = [
+  'leaf',
+  'blade',
+  'shoot',
+  'wood',
+  'root',
+  'flower',
+  'fruit',
+  'turf',
+];
 
 /** Where a finding of each part may be told; null for what is not on a part. */
 const TOLD_ON: Readonly<Record<Part, readonly Region[] | null>> = {
-  leaf: ['leaf'],
-  needle: ['leaf', 'wood'],
-  stem: ['wood'],
-  trunk: ['wood'],
+  leaf: ['leaf', 'blade', 'shoot'],
+  needle: ['leaf', 'blade', 'shoot', 'wood'],
+  stem: ['wood', 'shoot'],
+  trunk: ['wood', 'shoot'],
   root: ['root'],
   bulb: ['root'],
-  flower: ['flower'],
+  flower: ['flower', 'shoot'],
   fruit: ['fruit', 'flower'],
-  turf: ['turf', 'leaf'],
+  turf: ['turf', 'blade'],
   whole: null,
   soil: null,
   around: null,
@@ -36,6 +47,9 @@ const TOLD_ON: Readonly<Record<Part, readonly Region[] | null>> = {
 const LOOK_BACK = 10;
 const LOOK_AHEAD = 5;
 
+/** Words after which something else is told of. */
+const JOINS = stemSet('and but while which or');
+
 function regionOf(token: Token | undefined): Region | null {
   if (!token) return null;
   return REGIONS.find((region) => NOUNS[region].has(token.stem)) ?? null;
@@ -44,7 +58,7 @@ function regionOf(token: Token | undefined): Region | null {
 /** True for a word that names a part of a plant. */
 export const namesPart = (token: Token | undefined): boolean => regionOf(token) !== null;
 
-/** The part that is spoken of at a stretch of words: the nearest before it in the sentence, or else just after it. */
+/** The part that is spoken of at a stretch of words: the nearest before it in the sentence, or else just after it without a pause. */
 function spokenOf(tokens: readonly Token[], first: number, last: number): Region | null {
   const sentence = tokens[first]?.sentence;
   for (let i = first - 1; i >= first - LOOK_BACK && tokens[i]?.sentence === sentence; i--) {
@@ -52,6 +66,8 @@ function spokenOf(tokens: readonly Token[], first: number, last: number): Region
     if (region) return region;
   }
   for (let i = last + 1; i <= last + LOOK_AHEAD && tokens[i]?.sentence === sentence; i++) {
+    const token = tokens[i];
+    if (token?.pauseBefore === true || JOINS.has(token?.stem ?? '')) return null;
     const region = regionOf(tokens[i]);
     if (region) return region;
   }
@@ -64,22 +80,22 @@ const isAnywhere = ({ kind, part }: Finding): boolean =>
 
 /**
  * Whether words that could tell of a finding are said of its part of the plant: "gray spots" of canes are none on
- * leaves. A phrase that names the part itself fits, unless another part stands between its words.
+ * leaves, and one that needs its part named is not heard without. No other part may stand between its words.
  */
 export function fitsPart(
   finding: Finding,
   tokens: readonly Token[],
   positions: readonly number[],
+  needsPart = false,
 ): boolean {
   const allowed = finding.kind === 'context' ? null : TOLD_ON[finding.part];
   // One word alone ("holes") needs its part; more words name an insect or a growth well enough.
-  if (allowed === null || (isAnywhere(finding) && positions.length > 1)) return true;
+  if (allowed === null || (isAnywhere(finding) && positions.length > 1 && !needsPart)) return true;
   const [first, last] = [Math.min(...positions), Math.max(...positions)];
-  const fits = (region: Region | null): boolean => region === null || allowed.includes(region);
-  if (positions.some((i) => namesPart(tokens[i]))) {
-    for (let i = first + 1; i < last; i++)
-      if (!positions.includes(i) && !fits(regionOf(tokens[i]))) return false;
-    return true;
-  }
-  return fits(spokenOf(tokens, first, last));
+  const fits = (region: Region | null): boolean =>
+    region === null ? !needsPart : allowed.includes(region);
+  const parts = (region: Region | null): boolean => region !== null && !fits(region);
+  for (let i = first + 1; i < last; i++)
+    if (!positions.includes(i) && parts(regionOf(tokens[i]))) return false;
+  return positions.some((i) => namesPart(tokens[i])) || fits(spokenOf(tokens, first, last));
 }

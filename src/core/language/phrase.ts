@@ -6,7 +6,8 @@ import { stem, stemSet } from './stem.ts';
  * Written as words with blanks between: `leaf @yellow between|amid vein ~8 -powder`.
  * `a|b` is either word, `no` or `not` any word of denial, `@class` any word of a class in words.yaml, `~8` the longest stretch in words
  * (default: number of words + 4), `-word` a word that must not stand within the stretch or the two
- * words before it, and a leading `>` asks for the given order. Words are compared by stem.
+ * words before it, a leading `>` asks for the given order, and `+part` for the part of the finding to be what the
+ * sentence speaks of: `@drop +part` is heard in "the leaves turn yellow and most drop". Words are compared by stem.
  */
 export interface Phrase<Target> {
   readonly target: Target;
@@ -15,6 +16,7 @@ export interface Phrase<Target> {
   readonly reach: number;
   readonly ordered: boolean;
   readonly negates: boolean;
+  readonly needsPart: boolean;
 }
 
 /** Stems that turn what follows into its opposite. */
@@ -23,6 +25,7 @@ export const NEGATORS: ReadonlySet<string> = stemSet(
 );
 
 const EXTRA_REACH = 4;
+const NEEDS_PART = '+part';
 
 /** Word classes by name, each a set of stems. */
 export type WordClasses = ReadonlyMap<string, ReadonlySet<string>>;
@@ -70,7 +73,7 @@ export function compilePhrase<Target>(
     .filter((word) => word.startsWith('-'))
     .flatMap((word) => [...termStems(word.slice(1), classes)]);
   const terms = words
-    .filter((word) => word !== '>' && !word.startsWith('-') && !word.startsWith('~'))
+    .filter((word) => word !== '>' && word !== NEEDS_PART && !/^[-~]/.test(word))
     .map((word) => termStems(word, classes));
   return {
     target,
@@ -78,6 +81,7 @@ export function compilePhrase<Target>(
     without: new Set(without),
     reach: reachWord === undefined ? terms.length + EXTRA_REACH : Number(reachWord.slice(1)),
     ordered,
+    needsPart: words.includes(NEEDS_PART),
     negates: terms.some((term) => [...term].some((word) => NEGATORS.has(word))),
   };
 }

@@ -9,9 +9,14 @@ const classes = compileClasses({
   loop: ['@loop', 'x'],
 });
 const phrase = (text: string): Phrase<string> => compilePhrase(text, text, classes);
-const finds = (text: string, ...phrases: string[]): string[] => [
+const search = (text: string, wanted: string, understood?: ReadonlySet<string>) =>
+  buildPhraseIndex([phrase(wanted)])(tokenize(text), understood);
+/** Phrases found within their reach. */
+const finds = (text: string, wanted: string): string[] => [
   ...new Set(
-    buildPhraseIndex(phrases.map(phrase))(tokenize(text)).map((match) => match.phrase.target),
+    search(text, wanted)
+      .filter(({ far }) => !far)
+      .map((match) => match.phrase.target),
   ),
 ];
 
@@ -79,4 +84,57 @@ it('finds every phrase of two words that the plain search finds', () => {
       return finds(text, `${a} ${b}`).length > 0 === plainly(tokenize(text), phrase(`${a} ${b}`));
     }),
   );
+});
+
+describe('words that stand further apart', () => {
+  it('are found as far, but not at any distance', () => {
+    expect(search('leaf goes yellow', 'leaf yellow ~2').map(({ far }) => far)).toEqual([true]);
+    expect(search('leaf a b c d e f g h i j k yellow', 'leaf yellow ~2')).toEqual([]);
+  });
+
+  it('are never found without one of their terms (property)', () => {
+    const word = fc.constantFrom('leaf', 'yellow', 'spot', 'black');
+    fc.assert(
+      fc.property(fc.array(word, { maxLength: 14 }), word, word, (spoken, a, b) =>
+        search(spoken.join(' '), `${a} ${b}`).every(
+          ({ positions }) =>
+            positions.length === 2 &&
+            positions[0] !== positions[1] &&
+            spoken[positions[0] ?? -1] === a &&
+            spoken[positions[1] ?? -1] === b,
+        ),
+      ),
+    );
+  });
+});
+
+describe('words that go without saying', () => {
+  const lawn = new Set(['lawn', 'grass']);
+
+  it('need not be said, and have no position', () => {
+    expect(search('there is moss', 'moss lawn|yard', lawn)).toMatchObject([
+      { positions: [2], far: true },
+    ]);
+    expect(search('there is moss', 'moss lawn|yard')).toEqual([]);
+  });
+
+  it('stand in for no other word', () => {
+    expect(search('there is moss', 'moss bark', lawn)).toEqual([]);
+    expect(search('there is a lawn', 'moss lawn', lawn)).toEqual([]);
+  });
+
+  it('only ever add matches (property)', () => {
+    const word = fc.constantFrom('moss', 'lawn', 'grass', 'bark', 'thin');
+    fc.assert(
+      fc.property(fc.array(word, { maxLength: 10 }), word, word, (spoken, a, b) => {
+        const text = spoken.join(' ');
+        return search(text, `${a} ${b}`, lawn).length >= search(text, `${a} ${b}`).length;
+      }),
+    );
+  });
+});
+
+it('notes that a phrase needs its part named, and takes that for no word', () => {
+  expect(phrase('yellow +part')).toMatchObject({ needsPart: true, terms: [new Set(['yellow'])] });
+  expect(phrase('yellow leaf').needsPart).toBe(false);
 });

@@ -5,12 +5,39 @@ import type { Token } from './tokens.ts';
 export interface PhraseMatch<Target> {
   readonly phrase: Phrase<Target>;
   readonly positions: readonly number[];
+  /** Its parts stand further from each other than the phrase asks, or one of them is only understood. */
+  readonly far: boolean;
 }
 
-/** Finds every phrase of a set in a token list. */
-export type PhraseIndex<Target> = (tokens: readonly Token[]) => readonly PhraseMatch<Target>[];
+/**
+ * Finds every phrase of a set in a token list. `understood` are stems that go without saying: of a lawn, "there is moss"
+ * is moss in the lawn. A match has no position for a term that is only understood.
+ */
+export type PhraseIndex<Target> = (
+  tokens: readonly Token[],
+  understood?: ReadonlySet<string>,
+) => readonly PhraseMatch<Target>[];
 
-/** Term by which a phrase is looked up: the one with the fewest other phrases on its words. */
+/** A pause in speech counts as so many words between the parts of a phrase. */
+const WORDS_PER_PAUSE = 2;
+/** So much further apart they are still heard, where no other reading wants the words. */
+const FURTHER = 5;
+
+/** How many phrases each stem stands in. */
+export function countUses<Target>(phrases: readonly Phrase<Target>[]): ReadonlyMap<string, number> {
+  const uses = new Map<string, number>();
+  for (const { terms } of phrases)
+    for (const term of terms) for (const word of term) uses.set(word, (uses.get(word) ?? 0) + 1);
+  return uses;
+}
+
+/** A phrase with its terms by number; equal terms of all phrases are one. */
+interface Numbered<Target> {
+  readonly phrase: Phrase<Target>;
+  readonly terms: readonly number[];
+}
+
+/** The term by which a phrase is looked up: the one whose words stand in the fewest other phrases. */
 function rarestTerm<Target>(phrase: Phrase<Target>, uses: ReadonlyMap<string, number>): number {
   let best = 0;
   let fewest = Infinity;
@@ -22,16 +49,31 @@ function rarestTerm<Target>(phrase: Phrase<Target>, uses: ReadonlyMap<string, nu
   return best;
 }
 
-/** How many phrases each stem stands in. */
-export function countUses<Target>(phrases: readonly Phrase<Target>[]): ReadonlyMap<string, number> {
-  const uses = new Map<string, number>();
-  for (const { terms } of phrases) {
-    for (const term of terms) for (const word of term) uses.set(word, (uses.get(word) ?? 0) + 1);
+/** Which terms stand in the sentence that was looked at last; one table for all, as there are thousands. */
+class Presence {
+  readonly #termsOf: ReadonlyMap<string, Int32Array>;
+  readonly #stamps: Int32Array;
+  #stamp = 0;
+
+  constructor(termsOf: ReadonlyMap<string, Int32Array>, count: number) {
+    this.#termsOf = termsOf;
+    this.#stamps = new Int32Array(count);
   }
-  return uses;
+
+  read(tokens: readonly Token[], from: number, to: number): void {
+    this.#stamp++;
+    for (let i = from; i < to; i++) {
+      const terms = this.#termsOf.get(tokens[i]?.stem ?? '');
+      for (let k = 0; k < (terms?.length ?? 0); k++) this.#stamps[terms?.[k] ?? 0] = this.#stamp;
+    }
+  }
+
+  has(term: number): boolean {
+    return this.#stamps[term] === this.#stamp;
+  }
 }
 
-/** Nearest free position of a term around the anchor, inside the anchor's sentence; null when there is none. */
+/** Nearest free position of a term around the anchor, inside its sentence, the later of two; null when there is none. */
 function nearest(
   tokens: readonly Token[],
   term: ReadonlySet<string>,
@@ -41,23 +83,14 @@ function nearest(
 ): number | null {
   const sentence = tokens[anchor]?.sentence;
   for (let step = 1; step < reach; step++) {
-    for (const position of [anchor + step, anchor - step]) {
-      const token = tokens[position];
-      if (
-        token?.sentence === sentence &&
-        token !== undefined &&
-        term.has(token.stem) &&
-        !taken.includes(position)
-      ) {
-        return position;
-      }
+    for (let place = anchor + step; place >= anchor - step; place -= 2 * step) {
+      const token = tokens[place];
+      if (token?.sentence !== sentence || token === undefined) continue;
+      if (term.has(token.stem) && !taken.includes(place)) return place;
     }
   }
   return null;
 }
-
-/** A pause in speech counts as so many words between the parts of a phrase. */
-const WORDS_PER_PAUSE = 2;
 
 /** Words from the first to the last part of a phrase, pauses counted in. */
 function stretch(tokens: readonly Token[], first: number, last: number): number {
@@ -66,59 +99,131 @@ function stretch(tokens: readonly Token[], first: number, last: number): number 
   return last - first + WORDS_PER_PAUSE * pauses;
 }
 
+/** Words that must not stand within the stretch of a phrase or the two words before it. */
+function isForbidden<Target>(
+  tokens: readonly Token[],
+  { without }: Phrase<Target>,
+  first: number,
+  last: number,
+): boolean {
+  if (without.size === 0) return false;
+  for (let i = Math.max(0, first - 2); i <= last; i++)
+    if (without.has(tokens[i]?.stem ?? '')) return true;
+  return false;
+}
+
+/** A phrase looked up by one of its terms. */
+interface Anchored<Target> extends Numbered<Target> {
+  readonly anchorTerm: number;
+}
+
 function matchAround<Target>(
   tokens: readonly Token[],
-  phrase: Phrase<Target>,
-  anchorTerm: number,
+  { phrase, terms, anchorTerm }: Anchored<Target>,
   anchor: number,
+  presence: Presence,
 ): PhraseMatch<Target> | null {
-  const taken: number[] = [anchor];
+  const taken = [anchor];
   const positions: number[] = [];
-  for (const [i, term] of phrase.terms.entries()) {
-    const position = i === anchorTerm ? anchor : nearest(tokens, term, anchor, phrase.reach, taken);
+  let [first, last] = [anchor, anchor];
+  for (const [i, words] of phrase.terms.entries()) {
+    // What is not there at all was let through as understood.
+    if (i !== anchorTerm && !presence.has(terms[i] ?? -1)) continue;
+    const position =
+      i === anchorTerm ? anchor : nearest(tokens, words, anchor, phrase.reach + FURTHER, taken);
     if (position === null) return null;
+    if (phrase.ordered && position < (positions.at(-1) ?? 0)) return null;
     positions.push(position);
     taken.push(position);
+    first = Math.min(first, position);
+    last = Math.max(last, position);
   }
-  const first = Math.min(...positions);
-  const last = Math.max(...positions);
-  if (stretch(tokens, first, last) >= phrase.reach) return null;
-  if (
-    phrase.ordered &&
-    positions.some((position, i) => i > 0 && position < (positions[i - 1] ?? 0))
-  )
-    return null;
-  if (phrase.without.size > 0) {
-    for (let i = Math.max(0, first - 2); i <= last; i++) {
-      if (phrase.without.has(tokens[i]?.stem ?? '')) return null;
-    }
+  const words = stretch(tokens, first, last);
+  if (words >= phrase.reach + FURTHER || isForbidden(tokens, phrase, first, last)) return null;
+  return { phrase, positions, far: positions.length < terms.length || words >= phrase.reach };
+}
+
+/** Phrases by the words that they are looked up by, and what terms each stem belongs to. */
+interface Tables<Target> {
+  readonly anchored: ReadonlyMap<string, readonly Anchored<Target>[]>;
+  readonly termsOf: ReadonlyMap<string, Int32Array>;
+  /** How many terms there are. */
+  readonly count: number;
+}
+
+function buildTables<Target>(phrases: readonly Phrase<Target>[]): Tables<Target> {
+  const uses = countUses(phrases);
+  const numbers = new Map<ReadonlySet<string>, number>();
+  const termsOf = new Map<string, number[]>();
+  const numberOf = (term: ReadonlySet<string>): number => {
+    const known = numbers.get(term);
+    if (known !== undefined) return known;
+    const number = numbers.size;
+    numbers.set(term, number);
+    for (const word of term) push(termsOf, word, number);
+    return number;
+  };
+  const anchored = new Map<string, Anchored<Target>[]>();
+  for (const phrase of phrases) {
+    const anchorTerm = rarestTerm(phrase, uses);
+    const entry = { phrase, terms: phrase.terms.map(numberOf), anchorTerm };
+    for (const word of phrase.terms[anchorTerm] ?? []) push(anchored, word, entry);
   }
-  return { phrase, positions };
+  return {
+    anchored,
+    count: numbers.size,
+    termsOf: new Map([...termsOf].map(([word, list]) => [word, Int32Array.from(list)])),
+  };
+}
+
+function push<V>(lists: Map<string, V[]>, key: string, value: V): void {
+  const list = lists.get(key);
+  if (list) list.push(value);
+  else lists.set(key, [value]);
+}
+
+const NOTHING: ReadonlySet<string> = new Set();
+
+/** First positions of the sentences of a token list, and its length. */
+function sentenceStarts(tokens: readonly Token[]): readonly number[] {
+  const starts = tokens.flatMap(({ sentence }, i) =>
+    i === 0 || sentence !== tokens[i - 1]?.sentence ? [i] : [],
+  );
+  return [...starts, tokens.length];
+}
+
+/** Whether every term of a phrase stands in the sentence or goes without saying. */
+function mayMatch<Target>(
+  { terms }: Numbered<Target>,
+  presence: Presence,
+  understood: ReadonlySet<number>,
+): boolean {
+  for (const term of terms) if (!presence.has(term) && !understood.has(term)) return false;
+  return true;
 }
 
 /**
- * Builds the index. Finding is linear in the number of tokens: each token looks up only the phrases
- * anchored on its stem, and each of those looks at most `reach` words to either side.
+ * Builds the index. Finding is linear in the number of tokens: each token looks up only the phrases anchored on its
+ * stem, a phrase is dropped at once when a term of it stands nowhere in the sentence, and the others look a few words to
+ * either side.
  */
 export function buildPhraseIndex<Target>(phrases: readonly Phrase<Target>[]): PhraseIndex<Target> {
-  const uses = countUses(phrases);
-  const anchored = new Map<string, { phrase: Phrase<Target>; term: number }[]>();
-  for (const phrase of phrases) {
-    const term = rarestTerm(phrase, uses);
-    for (const word of phrase.terms[term] ?? []) {
-      const list = anchored.get(word) ?? [];
-      list.push({ phrase, term });
-      anchored.set(word, list);
-    }
-  }
-  return (tokens) => {
+  const { anchored, termsOf, count } = buildTables(phrases);
+  const presence = new Presence(termsOf, count);
+  return (tokens, understood = NOTHING) => {
+    const implied = new Set([...understood].flatMap((word) => [...(termsOf.get(word) ?? [])]));
     const found: PhraseMatch<Target>[] = [];
-    tokens.forEach((token, anchor) => {
-      for (const { phrase, term } of anchored.get(token.stem) ?? []) {
-        const match = matchAround(tokens, phrase, term, anchor);
-        if (match) found.push(match);
-      }
-    });
+    const starts = sentenceStarts(tokens);
+    for (let s = 0; s + 1 < starts.length; s++) {
+      const [from, to] = [starts[s] ?? 0, starts[s + 1] ?? 0];
+      presence.read(tokens, from, to);
+      for (let anchor = from; anchor < to; anchor++)
+        for (const entry of anchored.get(tokens[anchor]?.stem ?? '') ?? []) {
+          if (!mayMatch(entry, presence, implied)) continue;
+          const match = matchAround(tokens, entry, anchor, presence);
+          if (match) found.push(match);
+        }
+    }
     return found;
   };
 }

@@ -24,10 +24,21 @@ export interface PlantNames {
   readonly spell: Speller;
 }
 
+/** The scientific name, where it is not what people call another plant: geraniums are pelargoniums to most. */
+function scientificOf(
+  { scientific, names }: Plant,
+  common: ReadonlySet<string>,
+): readonly string[] {
+  if (scientific === undefined) return [];
+  const name = scientific.toLowerCase();
+  return common.has(name) && !names.includes(name) ? [] : [scientific];
+}
+
 /** Builds the name index of a library's plants. */
 export function buildPlantNames(plants: readonly Plant[]): PlantNames {
   const names = new Map<string, NameEntry[]>();
   const words = new Set<string>();
+  const common = new Set(plants.flatMap((plant) => plant.names));
   const hasKinds = new Set<string>(plants.flatMap(({ parents }) => parents));
   for (const plant of plants) {
     const broad = (plant.rank === 'group' || plant.rank === 'family') && hasKinds.has(plant.id);
@@ -38,7 +49,7 @@ export function buildPlantNames(plants: readonly Plant[]): PlantNames {
       if (first === undefined) return;
       names.set(first, [...(names.get(first) ?? []), { stems, plant: plant.id, ambiguous, broad }]);
     };
-    const scientific = plant.scientific === undefined ? [] : [plant.scientific];
+    const scientific = scientificOf(plant, common);
     const ambiguous = new Set(plant.ambiguous.map((name) => name.toLowerCase()));
     for (const name of new Set([plant.name.toLowerCase(), ...plant.names, ...scientific])) {
       if (!ambiguous.has(name)) add(name, false);

@@ -1,3 +1,5 @@
+import { SAME_AS } from './alike.ts';
+
 /** Spellings and forms that the rules below would miss; values are the plain forms. */
 const IRREGULAR = new Map<string, string>(
   Object.entries({
@@ -5,7 +7,6 @@ const IRREGULAR = new Map<string, string>(
     leafs: 'leaf',
     lvs: 'leaf',
     grey: 'gray',
-    greyish: 'grayish',
     mould: 'mold',
     mouldy: 'moldy',
     colour: 'color',
@@ -96,7 +97,6 @@ const IRREGULAR = new Map<string, string>(
     webbing: 'web',
     droppings: 'droppings',
     webs: 'web',
-    wee: 'wee',
   }),
 );
 
@@ -123,6 +123,8 @@ const WHOLE = new Map<string, string>(
     planted: '',
     dime: 'dimes',
     winding: '',
+    marbled: '',
+    prunes: '',
   }).flatMap(([word, forms]) =>
     [word, ...forms.split(' ').filter(Boolean)].map((form) => [form, word] as const),
   ),
@@ -153,7 +155,8 @@ export function stem(word: string): string {
   const bare = word.replace(/['’]s$/, '').replace(/['’]/g, '');
   const whole = WHOLE.get(bare);
   if (whole !== undefined) return whole;
-  const shorter = IRREGULAR.get(bare) ?? withoutSuffix(bare);
+  const form = IRREGULAR.get(bare) ?? withoutSuffix(bare);
+  const shorter = SAME_AS.get(bare) ?? SAME_AS.get(form) ?? form;
   return shorter.length > 3 && shorter.endsWith('e') ? shorter.slice(0, -1) : shorter;
 }
 

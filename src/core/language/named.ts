@@ -1,0 +1,89 @@
+import type { PlantId } from '../knowledge/schema/common.ts';
+import { namesPart } from './partFit.ts';
+import type { PlantMention } from './plantNames.ts';
+import { stem, stemSet } from './stem.ts';
+import type { Token } from './tokens.ts';
+
+/** What must be known of plants to read a text without their names. */
+export interface Named {
+  /** Stems of the words of which questions of care are made. */
+  readonly careWords: ReadonlySet<string>;
+  /** What is eaten of it bears its name: the apples of an apple. */
+  readonly isEaten: (plant: PlantId) => boolean;
+}
+
+/** For each word the plant that it names or helps to name. Mentions in the order of the text. */
+export function mentionOfEach(
+  tokens: readonly Token[],
+  mentions: readonly PlantMention[],
+): readonly (PlantMention | null)[] {
+  let next = 0;
+  return tokens.map(({ start, end }) => {
+    while ((mentions[next]?.end ?? Infinity) <= start) next++;
+    const mention = mentions[next];
+    return mention && start >= mention.start && end <= mention.end ? mention : null;
+  });
+}
+
+/** Stands for any plant name in the phrases of the library: "half the maple" is half the plant. */
+const PLANT = stem('plant');
+
+/**
+ * The words with plant names read as "plant": the white of a white pine says nothing about the plant. Names of
+ * plants that are eaten stay, as they name the fruit, and so do the words that questions of care name plants by.
+ */
+export function withoutNames(
+  { isEaten, careWords }: Named,
+  tokens: readonly Token[],
+  mentions: readonly PlantMention[],
+): readonly Token[] {
+  const named = mentionOfEach(tokens, mentions);
+  return tokens.map((token, i) => {
+    const mention = named[i];
+    const stays =
+      !mention || isEaten(mention.plant) || namesPart(token) || careWords.has(token.stem);
+    return stays ? token : { ...token, stem: PLANT };
+  });
+}
+
+const OF = stem('of');
+/** Words from "of" to the name: "of my dear old lilac". */
+const MOST_BETWEEN = 4;
+
+/**
+ * The words without whose part is spoken of: "the leaves of my old lilac are brown" is "the leaves are brown", as the
+ * parts of a phrase must stand near each other. What is eaten stays where no part is named: "the skin of the apples".
+ */
+export function withoutOwners(
+  { isEaten }: Named,
+  tokens: readonly Token[],
+  mentions: readonly PlantMention[],
+): readonly Token[] {
+  const named = mentionOfEach(tokens, mentions);
+  const dropped = new Set<number>();
+  named.forEach((mention, last) => {
+    if (!mention || tokens[last]?.end !== mention.end) return;
+    let first = last;
+    while (named[first - 1] === mention) first--;
+    let of = first;
+    while (of > 0 && of >= first - MOST_BETWEEN && tokens[of]?.stem !== OF) of--;
+    const part = tokens[of - 1];
+    if (tokens[of]?.stem !== OF || part?.sentence !== tokens[last]?.sentence) return;
+    if (tokens[first]?.pauseBefore === true || (isEaten(mention.plant) && !namesPart(part))) return;
+    for (let i = of; i <= last; i++) dropped.add(i);
+  });
+  return dropped.size === 0 ? tokens : tokens.filter((_, i) => !dropped.has(i));
+}
+
+const PLANT_NOUNS = stemSet(
+  'plant tree bush vine leaf leaves foliage seedling hedge stem stalk cane root flower blossom',
+);
+
+/** Marks names before such nouns: "lemon tree" is the tree as a whole, and "lemon" neither its fruit nor a colour there. */
+export function namesOfWholes(
+  tokens: readonly Token[],
+  mentions: readonly PlantMention[],
+): readonly boolean[] {
+  const ends = new Set(mentions.map(({ end }) => end));
+  return tokens.map(({ end }, i) => ends.has(end) && PLANT_NOUNS.has(tokens[i + 1]?.stem ?? ''));
+}
