@@ -185,7 +185,10 @@ function asGoodAs(standings: readonly (readonly Standing[])[], loss: number): Su
 }
 
 function print(name: string, sums: Sums | null): void {
-  if (!sums) return console.log(`${name.padEnd(36)}never`);
+  if (!sums) {
+    console.log(`${name.padEnd(36)}never`);
+    return;
+  }
   const withTime = sums.loss + (LOSS_PER_MINUTE * sums.seconds) / 60;
   const numbers = [sums.questions.toFixed(2), sums.seconds.toFixed(0), sums.loss.toFixed(3)];
   console.log(

@@ -83,7 +83,9 @@ function withFruitNames({ wordClasses, plants }: Library, { traits }: Taxonomy) 
   const named = plants
     .filter(({ id }) => traits(id).edible === 'fruit')
     .flatMap(({ name, names, ambiguous }) =>
-      [name.toLowerCase(), ...names].filter((one) => !one.includes(' ') && !ambiguous.includes(one)),
+      [name.toLowerCase(), ...names].filter(
+        (one) => !one.includes(' ') && !ambiguous.includes(one),
+      ),
     );
   return { ...wordClasses, [FRUIT_WORDS]: [...(wordClasses[FRUIT_WORDS] ?? []), ...named] };
 }

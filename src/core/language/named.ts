@@ -68,7 +68,7 @@ export function withoutOwners(
     let of = first;
     while (of > 0 && of >= first - MOST_BETWEEN && tokens[of]?.stem !== OF) of--;
     const part = tokens[of - 1];
-    if (tokens[of]?.stem !== OF || part?.sentence !== tokens[last]?.sentence) return;
+    if (tokens[of]?.stem !== OF || part?.sentence !== tokens[last].sentence) return;
     if (tokens[first]?.pauseBefore === true || (isEaten(mention.plant) && !namesPart(part))) return;
     for (let i = of; i <= last; i++) dropped.add(i);
   });
