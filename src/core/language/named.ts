@@ -47,28 +47,42 @@ export function withoutNames(
 }
 
 const OF = stem('of');
-/** Words from "of" to the name: "of my dear old lilac". */
-const MOST_BETWEEN = 4;
+const ASKING = stemSet('when how can should do does what may must could');
+
+/** Sentences that ask for something: there the plant's name may be what is asked about. */
+function askingSentences(tokens: readonly Token[]): ReadonlySet<number> {
+  return new Set(
+    tokens.filter(({ stem: word }) => ASKING.has(word)).map(({ sentence }) => sentence),
+  );
+}
+
+/** Words from "of" to the name that tell nothing of it: "of my dear old lilac", not "of my brown lilac". */
+const TELL_NOTHING = stemSet(
+  'the a an my our his her their your this that these those one two some all both old older young dear poor beautiful lovely new big large little small tall neighbor',
+);
 
 /**
  * The words without whose part is spoken of: "the leaves of my old lilac are brown" is "the leaves are brown", as the
- * parts of a phrase must stand near each other. What is eaten stays where no part is named: "the skin of the apples".
+ * parts of a phrase must stand near each other. What is eaten stays where no part is named: "the skin of the apples";
+ * and so does a name that questions of care are about, in a sentence that asks.
  */
 export function withoutOwners(
-  { isEaten }: Named,
+  { isEaten, careWords }: Named,
   tokens: readonly Token[],
   mentions: readonly PlantMention[],
 ): readonly Token[] {
+  const asking = askingSentences(tokens);
   const named = mentionOfEach(tokens, mentions);
   const dropped = new Set<number>();
   named.forEach((mention, last) => {
     if (!mention || tokens[last]?.end !== mention.end) return;
     let first = last;
     while (named[first - 1] === mention) first--;
-    let of = first;
-    while (of > 0 && of >= first - MOST_BETWEEN && tokens[of]?.stem !== OF) of--;
+    let of = first - 1;
+    while (TELL_NOTHING.has(tokens[of]?.stem ?? '')) of--;
     const part = tokens[of - 1];
     if (tokens[of]?.stem !== OF || part?.sentence !== tokens[last].sentence) return;
+    if (asking.has(tokens[last].sentence) && careWords.has(tokens[last].stem)) return;
     if (tokens[first]?.pauseBefore === true || (isEaten(mention.plant) && !namesPart(part))) return;
     for (let i = of; i <= last; i++) dropped.add(i);
   });

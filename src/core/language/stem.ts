@@ -125,6 +125,7 @@ const WHOLE = new Map<string, string>(
     winding: '',
     marbled: '',
     prunes: '',
+    topped: '',
   }).flatMap(([word, forms]) =>
     [word, ...forms.split(' ').filter(Boolean)].map((form) => [form, word] as const),
   ),
