@@ -26,3 +26,8 @@ export function sum(values: ArrayLike<number>): number {
   for (let k = 0; k < values.length; k++) total += values[k] ?? 0;
   return total;
 }
+
+/** The nearest-rank percentile (R. J. Hyndman and Y. Fan, 1996, type 1) of values in order, `share` from 0 to 1; undefined of none. */
+export function percentile<N extends number>(ordered: readonly N[], share: number): N | undefined {
+  return ordered[Math.max(1, Math.ceil(share * ordered.length)) - 1];
+}

@@ -1,5 +1,6 @@
 import type { Place } from '../knowledge/schema/place.ts';
 import type { WindowRule } from '../knowledge/schema/window.ts';
+import { percentile } from '../maths.ts';
 import { referenceYears } from './almanac.ts';
 import { addDays, type Day } from './calendar.ts';
 import { climateAt, type ClimateNormals, type Coordinates } from './climate.ts';
@@ -67,8 +68,7 @@ const FORECAST_SEED = 104_729;
 const FORECAST_RUNS = 40;
 
 const ordered = (values: readonly number[]): readonly number[] => [...values].sort((a, b) => a - b);
-const at = (values: readonly number[], share: number): number =>
-  values[Math.min(values.length - 1, Math.floor(share * values.length))] ?? 0;
+const at = (values: readonly number[], share: number): number => percentile(values, share) ?? 0;
 
 function heatOf(
   { first, members }: YearAhead,

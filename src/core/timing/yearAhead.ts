@@ -1,4 +1,5 @@
 import type { WindowRule } from '../knowledge/schema/window.ts';
+import { percentile } from '../maths.ts';
 import { addDays, dayOf, DAYS_IN_YEAR, type Day } from './calendar.ts';
 import type { ClimateNormals } from './climate.ts';
 import { buildSeasonYear, type SeasonYear } from './seasonYear.ts';
@@ -90,18 +91,15 @@ export interface BandedSpan {
   readonly to: BandedDay;
 }
 
-/** The nearest-rank percentile (R. J. Hyndman and Y. Fan, 1996, type 1) of days in order. */
-function percentile(days: readonly Day[], share: number): Day {
-  const rank = Math.max(1, Math.ceil(share * days.length));
-  return days[rank - 1] ?? addDays(dayOf(1970, 1, 1), 0);
-}
+/** Stands where there are no days to tell. */
+const NO_DAY = dayOf(1970, 1, 1);
 
 function band(days: readonly Day[]): BandedDay {
   const sorted = [...days].sort((a, b) => a - b);
   return {
-    early: percentile(sorted, 0.1),
-    median: percentile(sorted, 0.5),
-    late: percentile(sorted, 0.9),
+    early: percentile(sorted, 0.1) ?? NO_DAY,
+    median: percentile(sorted, 0.5) ?? NO_DAY,
+    late: percentile(sorted, 0.9) ?? NO_DAY,
   };
 }
 

@@ -20,7 +20,7 @@ const MOST_FOUND = 40;
 
 /** The words of phrases, without the signs of the phrase language. */
 const wordsOf = (phrases: readonly string[]): string =>
-  phrases.join(' ').replace(/[>|@~]|(?:^|\s)-\S+|~\d+/g, ' ');
+  phrases.join(' ').replace(/[>|@~]|(?:^|\s)[-+]\S+|~\d+/g, ' ');
 
 /** Makes the search over a library's findings: forgives slips, and puts first what the plant shows most commonly. */
 export function makeFindingSearch(library: Library): FindingSearch {
