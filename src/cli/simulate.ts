@@ -18,6 +18,7 @@ import { drawEnquirer, VOLUNTEERED, type SimulatedEnquirer } from './simulatedEn
  * the questions can be counted that each needs for advice of the same loss.
  */
 const CASES = Number(process.argv[2] ?? 300);
+const SEED = Number(process.argv[3] ?? 20260613);
 const PATIENCE = 40;
 /** The way of the product. */
 const PRODUCT = 'value of the advice';
@@ -137,14 +138,16 @@ const calibration = new Calibration();
 for (let n = 0; n < CASES; n++) {
   const network = networks[n % networks.length];
   if (!network) continue;
-  const enquirer = drawEnquirer(library, network, 20260613 + n);
+  const enquirer = drawEnquirer(library, network, SEED + n);
   for (const [name, choose] of Object.entries(STRATEGIES)) {
     const standings = consultOne(
       network,
       enquirer,
       choose,
       name === PRODUCT ? 0 : LEAST_WORTH,
-      (posterior) => calibration.add(network, posterior, enquirer.truth.hypothesis),
+      (posterior) => {
+        if (name === PRODUCT) calibration.add(network, posterior, enquirer.truth.hypothesis);
+      },
     );
     runs.set(name, [...(runs.get(name) ?? []), standings]);
   }
@@ -197,7 +200,7 @@ function print(name: string, sums: Sums | null): void {
 }
 
 const product = stopping(runs.get(PRODUCT) ?? [], ({ worth }) => worth <= 0);
-console.log(`${CASES} simulated enquiries, seed fixed`);
+console.log(`${CASES} simulated enquiries from seed ${SEED}`);
 console.log(`${'questions chosen by'.padEnd(36)}  questions    seconds       loss  with time`);
 print(`${PRODUCT}, until settled`, product);
 for (const [name, standings] of runs) {
@@ -213,6 +216,6 @@ for (const [name, standings] of runs) {
   print(`${name}, to the same loss`, asGoodAs(standings, product.loss));
 }
 console.log(
-  'calibration of causes, before the first question and after every answer, however questions were chosen',
+  `calibration of causes by ${PRODUCT}, before the first question and after every answer`,
 );
 calibration.print();

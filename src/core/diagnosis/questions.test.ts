@@ -144,3 +144,24 @@ describe('the decision', () => {
     );
   });
 });
+
+it('puts the most telling of those worth asking first, and behind them the others by worth', () => {
+  const many = Array.from({ length: 6 }, (_, i) => ({
+    id: `f${i}`,
+    extra: { background: 'rare' },
+  }));
+  const causes = ['water', 'prune', 'pull', 'water'].map((use, i) =>
+    cause(`c${i}`, use, { f0: 'always', [`f${i + 1}`]: 'usual', [`f${(i + 3) % 6}`]: 'often' }),
+  );
+  const questions = ask(many, causes, [seen('f0')]);
+  const paying = questions.filter(({ worth }) => worth > 0);
+  const others = questions.filter(({ worth }) => worth <= 0);
+  expect(paying.length).toBeGreaterThan(1);
+  expect(questions).toEqual([...paying, ...others]);
+  expect(paying.map(({ bits }) => bits)).toEqual(
+    paying.map(({ bits }) => bits).sort((a, b) => b - a),
+  );
+  expect(others.map(({ worth }) => worth)).toEqual(
+    others.map(({ worth }) => worth).sort((a, b) => b - a),
+  );
+});
