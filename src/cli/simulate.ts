@@ -70,7 +70,7 @@ function lossNow(network: Network, posterior: Posterior, hypothesis: number): nu
   return decision.lossUnder(decision.bestAction(list.probabilities), hypothesis);
 }
 
-/** Asks until nothing gains more than `least`, or the patience is spent; tells `thought` each posterior. */
+/** Asks until nothing gains more than `least`, or the patience is spent; tells `thought` each posterior until the advice is settled. */
 function consultOne(
   network: Network,
   { truth, opening, answer }: SimulatedEnquirer,
@@ -86,8 +86,9 @@ function consultOne(
     const questions = rankQuestions(library, network, posterior, reports, skipped);
     const worth = Math.max(-Infinity, ...questions.map((one) => one.worth));
     const loss = lossNow(network, posterior, truth.hypothesis);
+    // What is asked on after the advice is settled would count the same thought many times.
+    if ((standings.at(-1)?.worth ?? Infinity) > 0) thought(posterior);
     standings.push({ worth, seconds, loss });
-    thought(posterior);
     const next = choose(questions);
     if (worth <= least || standings.length > PATIENCE || !next) return standings;
     seconds += next.seconds;
@@ -145,9 +146,7 @@ for (let n = 0; n < CASES; n++) {
       enquirer,
       choose,
       name === PRODUCT ? 0 : LEAST_WORTH,
-      (posterior) => {
-        if (name === PRODUCT) calibration.add(network, posterior, enquirer.truth.hypothesis);
-      },
+      (posterior) => calibration.add(network, posterior, enquirer.truth.hypothesis),
     );
     runs.set(name, [...(runs.get(name) ?? []), standings]);
   }
@@ -216,6 +215,6 @@ for (const [name, standings] of runs) {
   print(`${name}, to the same loss`, asGoodAs(standings, product.loss));
 }
 console.log(
-  `calibration of causes by ${PRODUCT}, before the first question and after every answer`,
+  'calibration of causes, before the first question and after every answer until the advice is settled, all ways together',
 );
 calibration.print();

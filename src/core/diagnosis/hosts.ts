@@ -1,6 +1,7 @@
 import { commonnessOf, popularityOf, type Compiled } from '../knowledge/compile.ts';
 import { isSeasonless, type Cause } from '../knowledge/schema/cause.ts';
 import type { PlantId } from '../knowledge/schema/common.ts';
+import { tabulate } from '../maths.ts';
 import type { Almanac } from '../timing/almanac.ts';
 import type { Day } from '../timing/calendar.ts';
 import { learnedFactors, type Experience } from './learning.ts';
@@ -66,11 +67,14 @@ export interface HostCauses {
 /** Causes that no host takes are left out. */
 export function causesOfHosts(library: Compiled, hosts: readonly HostShare[]): HostCauses {
   const taken = hosts.map(({ plant }) => library.hosting(plant));
-  const causes = [...library.causes.values()].filter(({ id }) =>
-    taken.some((factors) => factors.has(id)),
-  );
+  const ids = new Set(taken.flatMap((factors) => [...factors.keys()]));
+  const causes = [...library.causes.values()].filter(({ id }) => ids.has(id));
+  const commonness = causes.map(commonnessOf);
   const common = taken.map((factors) =>
-    Float64Array.from(causes, (cause) => (factors.get(cause.id) ?? 0) * commonnessOf(cause)),
+    tabulate(causes.length, (i) => {
+      const id = causes[i]?.id;
+      return id === undefined ? 0 : (factors.get(id) ?? 0) * (commonness[i] ?? 0);
+    }),
   );
   const indoors = hosts.map(({ plant }) => library.taxonomy.traits(plant).indoors === true);
   return { causes, common, indoors };
@@ -89,15 +93,21 @@ export function weighHosts(
   { causes, common, indoors }: HostCauses,
   { experience, ...when }: Circumstances,
 ): HostWeights {
-  const seasons = Float64Array.from(causes, (cause) => seasonFactor(cause, when));
+  const seasons = tabulate(causes.length, (i) => {
+    const cause = causes[i];
+    return cause ? seasonFactor(cause, when) : 0;
+  });
   const indoorSeasons = seasons.map((factor, i) =>
     isSeasonless(causes[i]?.category ?? 'normal', true) ? 1 : factor,
   );
   const plain = common.map((row, h) => {
     const factors = indoors[h] === true ? indoorSeasons : seasons;
-    return row.map((weight, i) => weight * (factors[i] ?? 0));
+    return tabulate(row.length, (i) => (row[i] ?? 0) * (factors[i] ?? 0));
   });
   const learned = plain.map((weights) => learnedFactors(causes, weights, experience));
-  const weights = plain.map((row, h) => row.map((weight, i) => weight * (learned[h]?.[i] ?? 1)));
+  if (experience.size === 0) return { weights: plain, learned };
+  const weights = plain.map((row, h) =>
+    tabulate(row.length, (i) => (row[i] ?? 0) * (learned[h]?.[i] ?? 1)),
+  );
   return { weights, learned };
 }

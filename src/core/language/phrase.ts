@@ -42,21 +42,41 @@ export function compileClasses(lists: Readonly<Record<string, readonly string[]>
   return classes;
 }
 
-function wordStems(word: string, classes: WordClasses): readonly string[] {
-  if (word.startsWith('@')) return [...(classes.get(word.slice(1)) ?? [])];
-  return word === 'no' || word === 'not' ? [...NEGATORS] : [stem(word)];
+/** What was read of the phrases of a library: terms by their text, stems by their word. */
+interface Read {
+  readonly terms: Map<string, ReadonlySet<string>>;
+  readonly stems: Map<string, string>;
 }
 
-const compiledTerms = new WeakMap<WordClasses, Map<string, ReadonlySet<string>>>();
+const readOf = new WeakMap<WordClasses, Read>();
+
+function addWord(
+  stems: Set<string>,
+  word: string,
+  classes: WordClasses,
+  known: Read['stems'],
+): void {
+  const list = word.startsWith('@')
+    ? classes.get(word.slice(1))
+    : word === 'no' || word === 'not'
+      ? NEGATORS
+      : null;
+  if (list === null) {
+    const found = known.get(word) ?? stem(word);
+    known.set(word, found);
+    stems.add(found);
+  } else for (const one of list ?? []) stems.add(one);
+}
 
 /** Stems of one term; the same term of the same library is the same set. */
 function termStems(term: string, classes: WordClasses): ReadonlySet<string> {
-  const terms = compiledTerms.get(classes) ?? new Map<string, ReadonlySet<string>>();
-  compiledTerms.set(classes, terms);
-  const known = terms.get(term);
+  const read: Read = readOf.get(classes) ?? { terms: new Map(), stems: new Map() };
+  readOf.set(classes, read);
+  const known = read.terms.get(term);
   if (known) return known;
-  const stems = new Set(term.split('|').flatMap((word) => wordStems(word, classes)));
-  terms.set(term, stems);
+  const stems = new Set<string>();
+  for (const word of term.split('|')) addWord(stems, word, classes, read.stems);
+  read.terms.set(term, stems);
   return stems;
 }
 

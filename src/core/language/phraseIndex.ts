@@ -25,9 +25,13 @@ const FURTHER = 5;
 
 /** How many phrases each stem stands in. */
 export function countUses<Target>(phrases: readonly Phrase<Target>[]): ReadonlyMap<string, number> {
-  const uses = new Map<string, number>();
+  // Equal terms are the same set, so that each is walked once.
+  const times = new Map<ReadonlySet<string>, number>();
   for (const { terms } of phrases)
-    for (const term of terms) for (const word of term) uses.set(word, (uses.get(word) ?? 0) + 1);
+    for (const term of terms) times.set(term, (times.get(term) ?? 0) + 1);
+  const uses = new Map<string, number>();
+  for (const [term, count] of times)
+    for (const word of term) uses.set(word, (uses.get(word) ?? 0) + count);
   return uses;
 }
 
@@ -37,16 +41,26 @@ interface Numbered<Target> {
   readonly terms: readonly number[];
 }
 
-/** The term by which a phrase is looked up: the one whose words stand in the fewest other phrases. */
-function rarestTerm<Target>(phrase: Phrase<Target>, uses: ReadonlyMap<string, number>): number {
-  let best = 0;
-  let fewest = Infinity;
-  phrase.terms.forEach((term, i) => {
+/** Tells by which term a phrase is looked up: the one whose words stand in the fewest other phrases. */
+function makeRarestTerm<Target>(
+  uses: ReadonlyMap<string, number>,
+): (phrase: Phrase<Target>) => number {
+  const counts = new Map<ReadonlySet<string>, number>();
+  const countOf = (term: ReadonlySet<string>): number => {
+    const known = counts.get(term);
+    if (known !== undefined) return known;
     let count = 0;
     for (const word of term) count += uses.get(word) ?? 0;
-    if (count < fewest) [best, fewest] = [i, count];
-  });
-  return best;
+    counts.set(term, count);
+    return count;
+  };
+  return ({ terms }) => {
+    let best = 0;
+    terms.forEach((term, i) => {
+      if (countOf(term) < countOf(terms[best] ?? term)) best = i;
+    });
+    return best;
+  };
 }
 
 /** Which terms stand in the sentence that was looked at last; one table for all, as there are thousands. */
@@ -152,7 +166,7 @@ interface Tables<Target> {
 }
 
 function buildTables<Target>(phrases: readonly Phrase<Target>[]): Tables<Target> {
-  const uses = countUses(phrases);
+  const rarestTerm = makeRarestTerm<Target>(countUses(phrases));
   const numbers = new Map<ReadonlySet<string>, number>();
   const termsOf = new Map<string, number[]>();
   const numberOf = (term: ReadonlySet<string>): number => {
@@ -165,7 +179,7 @@ function buildTables<Target>(phrases: readonly Phrase<Target>[]): Tables<Target>
   };
   const anchored = new Map<string, Anchored<Target>[]>();
   for (const phrase of phrases) {
-    const anchorTerm = rarestTerm(phrase, uses);
+    const anchorTerm = rarestTerm(phrase);
     const entry = { phrase, terms: phrase.terms.map(numberOf), anchorTerm };
     for (const word of phrase.terms[anchorTerm] ?? []) push(anchored, word, entry);
   }
