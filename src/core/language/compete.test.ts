@@ -6,8 +6,14 @@ import { withoutClaimedWords, type Reading, type Weights } from './compete.ts';
 const id = (name: string): FindingId => findingIdSchema.parse(name);
 
 function reading(name: string, places: readonly number[], rest: Partial<Reading> = {}): Reading {
-  const all = { finding: id(name), sort: 'seen', positions: places, telling: places, far: false };
-  return { ...all, ...rest } as Reading;
+  return {
+    finding: id(name),
+    sort: 'seen',
+    positions: places,
+    telling: places,
+    far: false,
+    ...rest,
+  };
 }
 
 /** All words tell as much, all findings are as common, and none implies another. */

@@ -122,11 +122,8 @@ function toCandidate(
   )
     return null;
   if (finding.kind !== 'context' && positions.some((i) => wholes[i] === true)) return null;
-  if (
-    match.far &&
-    tellingOf(tokens, positions).length < Math.min(TELLS_FROM_AFAR, positions.length)
-  )
-    return null;
+  const telling = tellingOf(tokens, positions);
+  if (match.far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length)) return null;
   if (!fitsPart(finding, tokens, positions, phrase.needsPart)) return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
@@ -139,7 +136,7 @@ function toCandidate(
     span: { start: first.start, end: last.end },
     sort: sortOf(finding, phrase.negates, value),
     positions,
-    telling: tellingOf(tokens, positions),
+    telling,
     group: finding.group,
     far: match.far,
   };

@@ -35,10 +35,11 @@ export function countUses<Target>(phrases: readonly Phrase<Target>[]): ReadonlyM
   return uses;
 }
 
-/** A phrase with its terms by number; equal terms of all phrases are one. */
-interface Numbered<Target> {
+/** A phrase with its terms by number, equal terms of all phrases being one, and the term that it is looked up by. */
+interface Anchored<Target> {
   readonly phrase: Phrase<Target>;
   readonly terms: readonly number[];
+  readonly anchorTerm: number;
 }
 
 /** Tells by which term a phrase is looked up: the one whose words stand in the fewest other phrases. */
@@ -126,11 +127,6 @@ function isForbidden<Target>(
   return false;
 }
 
-/** A phrase looked up by one of its terms. */
-interface Anchored<Target> extends Numbered<Target> {
-  readonly anchorTerm: number;
-}
-
 function matchAround<Target>(
   tokens: readonly Token[],
   { phrase, terms, anchorTerm }: Anchored<Target>,
@@ -208,7 +204,7 @@ function sentenceStarts(tokens: readonly Token[]): readonly number[] {
 
 /** Whether every term of a phrase stands in the sentence or goes without saying. */
 function mayMatch<Target>(
-  { terms }: Numbered<Target>,
+  { terms }: Anchored<Target>,
   presence: Presence,
   understood: ReadonlySet<number>,
 ): boolean {

@@ -1,5 +1,5 @@
 import type { Category } from '../../knowledge/schema/cause.ts';
-import type { FindingId } from '../../knowledge/schema/common.ts';
+import { findingIdSchema } from '../../knowledge/schema/common.ts';
 import type { ProductClass, Treatment } from '../../knowledge/schema/treatment.ts';
 import type { Candidate } from '../candidates.ts';
 import type { AdviceContext } from '../context.ts';
@@ -38,12 +38,12 @@ export function isPesticide(treatment: Treatment): boolean {
 
 /** Findings of the library that the rules look for. */
 export const SAFETY_FINDINGS = {
-  inBloom: 'plant-in-bloom' as FindingId,
-  heat: 'hot-spell' as FindingId,
-  dry: 'soil-dry' as FindingId,
-  pets: 'pets-or-children' as FindingId,
-  water: 'near-open-water' as FindingId,
-  tall: 'tall-plant' as FindingId,
+  inBloom: findingIdSchema.parse('plant-in-bloom'),
+  heat: findingIdSchema.parse('hot-spell'),
+  dry: findingIdSchema.parse('soil-dry'),
+  pets: findingIdSchema.parse('pets-or-children'),
+  water: findingIdSchema.parse('near-open-water'),
+  tall: findingIdSchema.parse('tall-plant'),
 } as const;
 
 /** Probability below which no product is recommended against a cause: no treatment before a cause. */
