@@ -3,7 +3,8 @@ import type { Finding } from '../knowledge/schema/finding.ts';
 import type { FindingId } from '../knowledge/schema/common.ts';
 import { tabulate } from '../maths.ts';
 import { reliabilityOf, reportLikelihood, type Report } from './evidence.ts';
-import type { FindingNode, Network } from './network.ts';
+import type { Network } from './network.ts';
+import type { FindingNode } from './nodes.ts';
 import { presenceIn, type Shortlist } from './shortlist.ts';
 import { affirmedBy, affirmedGeneral, groupNodes, shareOf } from './weigh.ts';
 

@@ -1,34 +1,15 @@
 import type { Compiled } from '../knowledge/compile.ts';
-import type { Cause } from '../knowledge/schema/cause.ts';
-import type { CauseId, FindingId, PlantId } from '../knowledge/schema/common.ts';
+import type { CauseId, PlantId } from '../knowledge/schema/common.ts';
 import { causesOfHosts, hostsOf, type HostCauses, type HostShare } from './hosts.ts';
-import { listPairs, type Pairs } from './prior.ts';
-
-/** A cause that shows a finding, by its position, and how often it does in its season. */
-export interface Link {
-  readonly at: number;
-  readonly strength: number;
-}
-
-/** What the causes of the host show, by finding. */
-function linksOf(library: Compiled, causes: readonly Cause[]): ReadonlyMap<FindingId, Link[]> {
-  const links = new Map<FindingId, Link[]>();
-  causes.forEach((cause, at) => {
-    for (const [id, strength] of library.strengths.get(cause.id) ?? []) {
-      const list = links.get(id);
-      if (list) list.push({ at, strength });
-      else links.set(id, [{ at, strength }]);
-    }
-  });
-  return links;
-}
+import { stagedNodes, type StagedNodes } from './nodes.ts';
+import { listPairs, type Pairs } from './pairs.ts';
 
 /** What the networks of a plant have in common at every place and date. */
 export interface Frame extends HostCauses {
   readonly hosts: readonly HostShare[];
   readonly position: ReadonlyMap<CauseId, number>;
   readonly pairs: Pairs;
-  readonly links: ReadonlyMap<FindingId, readonly Link[]>;
+  readonly nodes: StagedNodes;
 }
 
 function makeFrame(library: Compiled, plant: PlantId | null): Frame {
@@ -41,11 +22,11 @@ function makeFrame(library: Compiled, plant: PlantId | null): Frame {
     indoors,
     position: new Map(causes.map((cause, i) => [cause.id, i])),
     pairs: listPairs(causes, hosts.length),
-    links: linksOf(library, causes),
+    nodes: stagedNodes(library, causes),
   };
 }
 
-/** Plants whose frames are kept with a library; each takes about half a megabyte. */
+/** Plants whose frames are kept with a library; each takes about a megabyte. */
 const MOST_KEPT = 48;
 const frames = new WeakMap<Compiled, Map<PlantId | null, Frame>>();
 

@@ -1,11 +1,12 @@
+import { tabulate } from '../maths.ts';
 import {
   firstPair,
   FIRST_SINGLE,
   NOT_IN_LIBRARY,
   unknownCauseChance,
-  type FindingNode,
   type Network,
 } from './network.ts';
+import type { FindingNode } from './nodes.ts';
 
 /** Stands for no cause where a position of one is asked for. */
 export const NONE = -1;
@@ -21,6 +22,15 @@ export interface Likelihood {
   readonly unknown: number;
   /** With no, one or two causes at work, by position; {@link NONE} for none. */
   readonly under: (first: number, second: number) => number;
+  /** The same as a product, where it is one; null where it is not. */
+  readonly missed: Missed | null;
+}
+
+/** A likelihood in proportion to the presence of one finding: `shown` less `part` times the misses of the causes at work. */
+export interface Missed {
+  readonly shown: number;
+  readonly part: number;
+  readonly miss: Float64Array;
 }
 
 /** P(finding | causes at work), by noisy-OR. */
@@ -45,6 +55,23 @@ export function likelihoodFrom(
     touches,
     unknown: value(({ background }) => unknownCauseChance(background)),
     under: (i, j) => value((node) => presenceUnder(node, i, j)),
+    missed: null,
+  };
+}
+
+/** What follows from how often one finding is there, where it is in proportion: given its value when it is there, and when it is not. */
+export function likelihoodInProportion(
+  { background, miss, shownBy }: FindingNode,
+  shown: number,
+  unshown: number,
+): Likelihood {
+  const part = (shown - unshown) * (1 - background);
+  const missOf = (i: number): number => (i === NONE ? 1 : (miss[i] ?? 1));
+  return {
+    touches: shownBy,
+    unknown: unshown + (shown - unshown) * unknownCauseChance(background),
+    under: (i, j) => shown - part * missOf(i) * missOf(j),
+    missed: { shown, part, miss },
   };
 }
 
@@ -73,6 +100,7 @@ export function jointly(a: Likelihood, b: Likelihood): Likelihood {
     touches: ascending([...a.touches, ...b.touches]),
     unknown: a.unknown * b.unknown,
     under: (i, j) => a.under(i, j) * b.under(i, j),
+    missed: null,
   };
 }
 
@@ -96,15 +124,15 @@ export function priorChance(network: Network, { touches, unknown, under }: Likel
   return chance;
 }
 
-/** So many likelihoods are multiplied before the weights are scaled: at three powers of ten each, well within the range of a double. */
-const AT_ONCE = 60;
+/** Factors are taken into the weights before one leaves this range, and after so many likelihoods, well within the range of a double. */
+const WIDEST_FACTOR = 1e60;
+const AT_ONCE = 90;
 
 /**
- * Multiplies weights of hypotheses in place by likelihoods, and scales them so that the largest is 1. Returns the
- * logarithm of the whole scale, so the weights are those of a computation in logarithms without taking any for each
- * hypothesis. Exact, though only what the likelihoods touch is worked out: a pair of which one member shows
- * a finding has that member's ratio to nothing wrong, so pairs take the products of their members, and are put
- * right where both show the same finding.
+ * Multiplies weights of hypotheses in place by likelihoods. Returns the logarithm of what they were divided by, so the
+ * weights are those of a computation in logarithms without taking any for each hypothesis. Exact, though only what the
+ * likelihoods touch is worked out: a pair of which one member shows a finding has that member's ratio to nothing wrong,
+ * so pairs take the products of their members, and are put right where both show the same finding.
  */
 export function multiplyAll(
   weights: Float64Array,
@@ -112,51 +140,65 @@ export function multiplyAll(
   likelihoods: readonly Likelihood[],
 ): number {
   let logScale = 0;
-  for (let from = 0; from < likelihoods.length; from += AT_ONCE) {
-    const some = likelihoods.slice(from, from + AT_ONCE);
-    const single = new Float64Array(network.causes.length).fill(1);
-    for (const one of some) logScale += Math.log(multiplyTouched(weights, network, one, single));
+  const single = new Float64Array(network.causes.length).fill(1);
+  likelihoods.forEach((one, n) => {
+    logScale += Math.log(multiplyTouched(weights, network, one, single));
+    if (!isWide(single, one.touches) && (n + 1) % AT_ONCE !== 0) return;
     multiplyMembers(weights, network, single);
+    single.fill(1);
     logScale += scale(weights);
-  }
+  });
+  multiplyMembers(weights, network, single);
   return logScale;
+}
+
+function isWide(single: Float64Array, touches: readonly number[]): boolean {
+  for (const i of touches) {
+    const factor = single[i] ?? 1;
+    if (factor > WIDEST_FACTOR || factor < 1 / WIDEST_FACTOR) return true;
+  }
+  return false;
 }
 
 /** Takes one likelihood into the factors of the causes, and puts right the pairs that it touches twice. Returns that of nothing wrong. */
 function multiplyTouched(
   weights: Float64Array,
   { pairs, causes }: Network,
-  { touches, unknown, under }: Likelihood,
+  { touches, unknown, under, missed }: Likelihood,
   single: Float64Array,
 ): number {
   const base = under(NONE, NONE);
   const start = FIRST_SINGLE + causes.length;
   weights[NOT_IN_LIBRARY] = ((weights[NOT_IN_LIBRARY] ?? 0) * unknown) / base;
-  const own = Float64Array.from(touches, (i) => under(i, NONE) / base);
+  const own = tabulate(touches.length, (a) => under(touches[a] ?? NONE, NONE) / base);
   for (let a = 0; a < touches.length; a++) {
     const i = touches[a] ?? 0;
-    single[i] = (single[i] ?? 1) * (own[a] ?? 1);
+    const ofFirst = own[a] ?? 1;
+    single[i] = (single[i] ?? 1) * ofFirst;
+    const part = missed ? missed.part * (missed.miss[i] ?? 1) : 0;
     for (let b = a + 1; b < touches.length; b++) {
       const j = touches[b] ?? 0;
       const at = start + pairs.indexOf(i, j);
       if (at < start) continue;
-      const both = under(i, j) / (base * (own[a] ?? 1) * (own[b] ?? 1));
-      weights[at] = (weights[at] ?? 0) * both;
+      const both = missed ? missed.shown - part * (missed.miss[j] ?? 1) : under(i, j);
+      weights[at] = ((weights[at] ?? 0) * both) / (base * ofFirst * (own[b] ?? 1));
     }
   }
   return base;
 }
 
 function multiplyMembers(weights: Float64Array, network: Network, single: Float64Array): void {
-  const { first, second } = network.pairs;
+  const { second, rows } = network.pairs;
   const start = firstPair(network);
   for (let i = 0; i < single.length; i++) {
     const h = FIRST_SINGLE + i;
-    weights[h] = (weights[h] ?? 0) * (single[i] ?? 1);
-  }
-  for (let k = 0; k < first.length; k++) {
-    const factor = (single[first[k] ?? 0] ?? 1) * (single[second[k] ?? 0] ?? 1);
-    weights[start + k] = (weights[start + k] ?? 0) * factor;
+    const own = single[i] ?? 1;
+    weights[h] = (weights[h] ?? 0) * own;
+    const end = rows[i + 1] ?? 0;
+    for (let k = rows[i] ?? 0; k < end; k++) {
+      const factor = own * (single[second[k] ?? 0] ?? 1);
+      weights[start + k] = (weights[start + k] ?? 0) * factor;
+    }
   }
 }
 

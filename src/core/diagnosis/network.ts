@@ -1,24 +1,15 @@
-import { backgroundOf, type Compiled } from '../knowledge/compile.ts';
+import type { Compiled } from '../knowledge/compile.ts';
 import type { Cause } from '../knowledge/schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../knowledge/schema/common.ts';
-import { frameOf, type Link } from './frame.ts';
-import { weighHosts, type Circumstances } from './hosts.ts';
-import { priorOfHost, type HostPrior, type Pairs } from './prior.ts';
-
-/** A node of the network: a finding and the chance that each cause of the host leaves it unshown. */
-export interface FindingNode {
-  readonly id: FindingId;
-  readonly background: number;
-  /** 1 - P(finding | cause alone), by cause position. */
-  readonly miss: Float64Array;
-  /** Positions of the causes that show it, ascending. */
-  readonly shownBy: readonly number[];
-}
+import { frameOf } from './frame.ts';
+import { weighHosts, type Circumstances, type HostShare } from './hosts.ts';
+import { nodesOn, type FindingNode } from './nodes.ts';
+import type { Pairs } from './pairs.ts';
+import { mixPriors, type MixedPrior } from './prior.ts';
 
 /** A host of the mixture, with the prior of the hypotheses were it this plant. */
-export interface NetworkHost extends HostPrior {
-  readonly plant: PlantId;
-  readonly share: number;
+export interface NetworkHost extends HostShare {
+  readonly at: (hypothesis: number) => number;
 }
 
 /**
@@ -26,14 +17,10 @@ export interface NetworkHost extends HostPrior {
  * Hypotheses stand in this order: nothing wrong, not in the library, each cause alone, each pair (i < j).
  * What a cause shows does not depend on the host, so a mixture is exact with the mixed prior alone.
  */
-export interface Network {
+export interface Network extends Pick<MixedPrior, 'prior' | 'pairPrior' | 'means'> {
   readonly causes: readonly Cause[];
   readonly position: ReadonlyMap<CauseId, number>;
   readonly pairs: Pairs;
-  /** Prior of each hypothesis, mixed over the hosts; sums to 1. */
-  readonly prior: Float64Array;
-  /** Prior of all pairs that a cause is in, by position. */
-  readonly pairPrior: Float64Array;
   readonly hosts: readonly NetworkHost[];
   /** Factor of the clinic's own cases on each cause, for the likeliest host; see learning.ts. */
   readonly learned: Float64Array;
@@ -59,52 +46,6 @@ export function positionsIn(network: Network, hypothesis: number): readonly numb
   return [network.pairs.first[pair] ?? 0, network.pairs.second[pair] ?? 0];
 }
 
-/** A finding tied to a stage is seldom seen out of it, the less the further away; traces stay for some weeks. */
-const LEAST_OUT_OF_STAGE = 0.1;
-const TRACES_STAY_DAYS = 25;
-
-/** Factor on what a cause shows on a day: 1 in a stage that shows the finding, or when no stage is tied to it. */
-function stageFactor(
-  cause: Cause,
-  finding: FindingId,
-  { almanac, today }: Pick<Circumstances, 'almanac' | 'today'>,
-): number {
-  const stages = cause.stages.filter(({ shows }) => shows.includes(finding));
-  if (stages.length === 0) return 1;
-  const days = stages.map(({ when }) => almanac.daysOutside(when, today) ?? Infinity);
-  return Math.max(LEAST_OUT_OF_STAGE, Math.exp(-Math.min(...days) / TRACES_STAY_DAYS));
-}
-
-/** Makes nodes when first asked for; most findings of a host are never reported nor asked. */
-function nodesOf(
-  library: Compiled,
-  causes: readonly Cause[],
-  links: ReadonlyMap<FindingId, readonly Link[]>,
-  circumstances: Circumstances,
-): Network['node'] {
-  const nodes = new Map<FindingId, FindingNode | null>();
-  const make = (id: FindingId): FindingNode | null => {
-    const finding = library.findings.get(id);
-    if (!finding) return null;
-    const miss = new Float64Array(causes.length).fill(1);
-    const shownBy: number[] = [];
-    for (const { at, strength } of links.get(id) ?? []) {
-      const cause = causes[at];
-      if (!cause || strength === 0) continue;
-      miss[at] = 1 - strength * stageFactor(cause, id, circumstances);
-      shownBy.push(at);
-    }
-    return { id, background: backgroundOf(finding), miss, shownBy };
-  };
-  return (id) => {
-    const known = nodes.get(id);
-    if (known !== undefined) return known;
-    const made = make(id);
-    nodes.set(id, made);
-    return made;
-  };
-}
-
 /** Builds the network of a plant, of the kinds of a group, or with `plant` null of every kind in the library. */
 export function buildNetwork(
   library: Compiled,
@@ -112,18 +53,17 @@ export function buildNetwork(
   circumstances: Circumstances,
 ): Network {
   const frame = frameOf(library, plant);
-  const { causes, pairs, position, links } = frame;
+  const { causes, pairs, position, nodes } = frame;
   const { weights, learned } = weighHosts(frame, circumstances);
+  const weighed = frame.hosts.map(({ share }, h) => ({
+    share,
+    weights: weights[h] ?? new Float64Array(causes.length),
+  }));
+  const { prior, pairPrior, at, means } = mixPriors(weighed, pairs);
   const hosts = frame.hosts.map((one, h) => ({
     ...one,
-    ...priorOfHost(weights[h] ?? new Float64Array(causes.length), pairs),
+    at: (hypothesis: number) => at(h, hypothesis),
   }));
-  const prior = new Float64Array(FIRST_SINGLE + causes.length + pairs.first.length);
-  const pairPrior = new Float64Array(causes.length);
-  for (const { share, addTo, addPairsTo } of hosts) {
-    addTo(prior, share);
-    addPairsTo(pairPrior, share);
-  }
   return {
     causes,
     position,
@@ -131,9 +71,10 @@ export function buildNetwork(
     prior,
     pairPrior,
     hosts,
+    means,
     learned: learned[0] ?? new Float64Array(0),
-    node: nodesOf(library, causes, links, circumstances),
-    findingIds: [...links.keys()],
+    node: nodesOn(nodes, causes, circumstances),
+    findingIds: nodes.findingIds,
   };
 }
 

@@ -39,14 +39,19 @@ export function causesOf(network: Network, hypothesis: number): readonly CauseId
 }
 
 function marginals(network: Network, hypotheses: Float64Array): Float64Array {
-  const { first, second } = network.pairs;
+  const { second, rows } = network.pairs;
   const start = firstPair(network);
   const causes = hypotheses.slice(FIRST_SINGLE, start);
-  for (let k = 0; k < first.length; k++) {
-    const p = hypotheses[start + k] ?? 0;
-    const [i, j] = [first[k] ?? 0, second[k] ?? 0];
-    causes[i] = (causes[i] ?? 0) + p;
-    causes[j] = (causes[j] ?? 0) + p;
+  for (let i = 0; i < causes.length; i++) {
+    const end = rows[i + 1] ?? 0;
+    let asFirst = 0;
+    for (let k = rows[i] ?? 0; k < end; k++) {
+      const p = hypotheses[start + k] ?? 0;
+      const j = second[k] ?? 0;
+      asFirst += p;
+      causes[j] = (causes[j] ?? 0) + p;
+    }
+    causes[i] = (causes[i] ?? 0) + asFirst;
   }
   return causes;
 }
@@ -54,10 +59,11 @@ function marginals(network: Network, hypotheses: Float64Array): Float64Array {
 /** Normalises weights to probabilities and sums them by cause. `logScale` is what the weights were divided by. */
 function posteriorFrom(network: Network, weights: Float64Array, logScale = 0): Posterior {
   let total = 0;
-  let best = NOTHING_WRONG;
+  let [best, most] = [NOTHING_WRONG, -Infinity];
   for (let h = 0; h < weights.length; h++) {
-    total += weights[h] ?? 0;
-    if ((weights[h] ?? 0) > (weights[best] ?? 0)) best = h;
+    const weight = weights[h] ?? 0;
+    total += weight;
+    if (weight > most) [best, most] = [h, weight];
   }
   const hypotheses = new Float64Array(weights.length);
   for (let h = 0; h < weights.length; h++) hypotheses[h] = (weights[h] ?? 0) / total;
@@ -114,7 +120,8 @@ export function hostChances(network: Network, posterior: Posterior): readonly nu
     const prior = network.prior[h] ?? 0;
     return prior > 0 ? (posterior.hypotheses[h] ?? 0) / prior : 0;
   });
-  const weights = network.hosts.map(({ share, mean }) => share * mean(ratio));
+  const means = network.means(ratio);
+  const weights = network.hosts.map(({ share }, h) => share * (means[h] ?? 0));
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   return weights.map((weight) => weight / total);
 }

@@ -1,94 +1,25 @@
-import type { Cause } from '../knowledge/schema/cause.ts';
 import { sum, tabulate } from '../maths.ts';
+import type { Pairs } from './pairs.ts';
 
 /** Prior shares of the kinds of hypothesis; our own estimates, near "about one question in five is no problem". */
 const PRIOR_SHARES = { nothingWrong: 0.08, notInLibrary: 0.04, pairs: 0.14 } as const;
 
-/** How much likelier a pair is when one cause invites the other. */
-const LINKED_PAIR_FACTOR = 6;
-
-/** Up to these every pair is weighed; beyond them ("some tree") only linked ones, to keep an answer quick. */
-const MOST_CAUSES_FOR_ALL_PAIRS = 260;
-const MOST_HOSTS_FOR_ALL_PAIRS = 12;
-
-/** Pairs of cause positions, first below second, as two columns. */
-export interface Pairs {
-  readonly first: Int32Array;
-  readonly second: Int32Array;
-  /** Weight of each pair besides those of its members: 1, or more where one invites the other. */
-  readonly link: Float64Array;
-  /** Where the pairs stand of which one invites the other. */
-  readonly linked: Int32Array;
-  /** Every pair of the causes is weighed, not only linked ones. */
-  readonly all: boolean;
-  /** Where the pair of two positions stands; -1 when it is not weighed. */
-  readonly indexOf: (i: number, j: number) => number;
+/** A host of a mixture with the weights of its causes, by position. Shares of a mixture sum to 1. */
+export interface WeighedHost {
+  readonly share: number;
+  readonly weights: Float64Array;
 }
 
-/** Every pair, in order of the first and then the second member. */
-function allPairs(causes: readonly Cause[]): Pairs {
-  const count = causes.length;
-  const pairs = (count * (count - 1)) / 2;
-  const [first, second] = [new Int32Array(pairs), new Int32Array(pairs)];
-  const indexOf = (a: number, b: number): number => {
-    const i = Math.min(a, b);
-    return i * count - (i * (i + 1)) / 2 + Math.max(a, b) - i - 1;
-  };
-  for (let i = 0, k = 0; i < count; i++) {
-    for (let j = i + 1; j < count; j++, k++) {
-      first[k] = i;
-      second[k] = j;
-    }
-  }
-  const link = new Float64Array(pairs).fill(1);
-  const linked = Int32Array.from(linkedPairs(causes), ([i, j]) => indexOf(i, j));
-  for (const k of linked) link[k] = LINKED_PAIR_FACTOR;
-  return { first, second, link, linked, all: true, indexOf };
-}
-
-/** Pairs of positions of which one cause invites the other, the lower position first; none twice. */
-function linkedPairs(causes: readonly Cause[]): readonly (readonly [number, number])[] {
-  const position = new Map(causes.map(({ id }, i) => [id, i]));
-  const keys = causes.flatMap(({ leadsTo }, i) =>
-    leadsTo.flatMap((id) => {
-      const j = position.get(id);
-      return j === undefined || j === i ? [] : [Math.min(i, j) * causes.length + Math.max(i, j)];
-    }),
-  );
-  return [...new Set(keys)]
-    .sort((a, b) => a - b)
-    .map((key) => [Math.floor(key / causes.length), key % causes.length]);
-}
-
-function onlyLinkedPairs(causes: readonly Cause[]): Pairs {
-  const linked = linkedPairs(causes);
-  const places = new Map(linked.map(([i, j], k) => [i * causes.length + j, k]));
-  return {
-    first: Int32Array.from(linked, ([i]) => i),
-    second: Int32Array.from(linked, ([, j]) => j),
-    link: new Float64Array(linked.length).fill(LINKED_PAIR_FACTOR),
-    linked: Int32Array.from(linked.keys()),
-    all: false,
-    indexOf: (a, b) => places.get(Math.min(a, b) * causes.length + Math.max(a, b)) ?? -1,
-  };
-}
-
-/** Lists the pairs that are weighed for so many hosts. */
-export function listPairs(causes: readonly Cause[], hosts: number): Pairs {
-  const all = causes.length <= MOST_CAUSES_FOR_ALL_PAIRS && hosts <= MOST_HOSTS_FOR_ALL_PAIRS;
-  return all ? allPairs(causes) : onlyLinkedPairs(causes);
-}
-
-/** The prior of one host over the hypotheses of a network. */
-export interface HostPrior {
-  /** Prior of the hypothesis at a position; over all positions the sum is 1. */
-  readonly at: (hypothesis: number) => number;
-  /** Adds the prior of every hypothesis, times a share, to an array. */
-  readonly addTo: (mixed: Float64Array, share: number) => void;
-  /** Adds the prior of all pairs that a cause is in, times a share, to an array by cause position. */
-  readonly addPairsTo: (byCause: Float64Array, share: number) => void;
-  /** Mean of a value of each hypothesis under this prior. */
-  readonly mean: (values: Float64Array) => number;
+/** The prior over the hypotheses of a network, mixed over its hosts. */
+export interface MixedPrior {
+  /** Of each hypothesis; sums to 1. */
+  readonly prior: Float64Array;
+  /** Prior of all pairs that a cause is in, by position. */
+  readonly pairPrior: Float64Array;
+  /** Prior of a hypothesis were it the host at a position of the list. */
+  readonly at: (host: number, hypothesis: number) => number;
+  /** Mean of a value of each hypothesis under the prior of each host. */
+  readonly means: (values: Float64Array) => Float64Array;
 }
 
 /** Sum over the pairs of the products of their weights, for each cause; with all pairs it needs no walk through them. */
@@ -110,37 +41,17 @@ function pairSums(
   return sums;
 }
 
-/** Adds `scale` times the product of each pair's weights to an array from `start` on. */
-function addPairProducts(
-  weights: Float64Array,
-  { first, second, link }: Pairs,
-  scale: number,
-  to: Float64Array,
-  start: number,
-): void {
-  for (let k = 0; k < first.length; k++) {
-    const own = (weights[first[k] ?? 0] ?? 0) * (weights[second[k] ?? 0] ?? 0);
-    to[start + k] = (to[start + k] ?? 0) + scale * own * (link[k] ?? 1);
-  }
+/** A host with what its weights are multiplied by to become priors. */
+interface Host extends WeighedHost {
+  readonly nothingWrong: number;
+  readonly notInLibrary: number;
+  readonly perSingle: number;
+  readonly perPair: number;
+  /** Weight of all pairs that a cause is in, by position. */
+  readonly sums: Float64Array;
 }
 
-/** Sum over the pairs of the product of their weights and a value. */
-function sumOfPairs(
-  weights: Float64Array,
-  { first, second, link }: Pairs,
-  values: Float64Array,
-  start: number,
-): number {
-  let total = 0;
-  for (let k = 0; k < first.length; k++) {
-    const own = (weights[first[k] ?? 0] ?? 0) * (weights[second[k] ?? 0] ?? 0);
-    total += own * (link[k] ?? 1) * (values[start + k] ?? 0);
-  }
-  return total;
-}
-
-/** Prior over nothing wrong, not in the library, singles and pairs, from the weights of a host's causes. */
-export function priorOfHost(weights: Float64Array, pairs: Pairs): HostPrior {
+function scaled({ share, weights }: WeighedHost, pairs: Pairs): Host {
   const sums = pairSums(weights, pairs);
   const pairTotal = sum(sums) / 2;
   const singleTotal = sum(weights);
@@ -148,41 +59,161 @@ export function priorOfHost(weights: Float64Array, pairs: Pairs): HostPrior {
   const pairShare = pairTotal > 0 ? PRIOR_SHARES.pairs : 0;
   const singleShare = singleTotal > 0 ? 1 - nothingWrong - notInLibrary - pairShare : 0;
   const whole = nothingWrong + notInLibrary + singleShare + pairShare;
-  const perSingle = singleTotal > 0 ? singleShare / singleTotal / whole : 0;
-  const perPair = pairTotal > 0 ? pairShare / pairTotal / whole : 0;
-  const firstPair = 2 + weights.length;
-  const add = (to: Float64Array, at: number, more: number): void => {
-    to[at] = (to[at] ?? 0) + more;
-  };
-  const productOf = (k: number): number =>
-    (weights[pairs.first[k] ?? 0] ?? 0) *
-    (weights[pairs.second[k] ?? 0] ?? 0) *
-    (pairs.link[k] ?? 1);
   return {
-    at: (hypothesis) => {
-      if (hypothesis === 0) return nothingWrong / whole;
-      if (hypothesis === 1) return notInLibrary / whole;
-      return hypothesis < firstPair
-        ? perSingle * (weights[hypothesis - 2] ?? 0)
-        : perPair * productOf(hypothesis - firstPair);
+    share,
+    weights,
+    sums,
+    nothingWrong: nothingWrong / whole,
+    notInLibrary: notInLibrary / whole,
+    perSingle: singleTotal > 0 ? singleShare / singleTotal / whole : 0,
+    perPair: pairTotal > 0 ? pairShare / pairTotal / whole : 0,
+  };
+}
+
+/** 1 for causes whose weight differs between hosts: most kinds of a group differ in a few causes only. */
+function varyingOf(hosts: readonly WeighedHost[], count: number): Uint8Array {
+  const [first, ...others] = hosts;
+  const varying = new Uint8Array(count);
+  for (const { weights } of others)
+    for (let i = 0; i < count; i++) if (weights[i] !== first?.weights[i]) varying[i] = 1;
+  return varying;
+}
+
+/** Sum over the hosts of the weights of a cause, each times a factor of its host. */
+function mixed(
+  hosts: readonly Host[],
+  count: number,
+  factor: (host: Host) => number,
+): Float64Array {
+  const total = new Float64Array(count);
+  for (const host of hosts) {
+    const times = factor(host);
+    for (let i = 0; i < count; i++) total[i] = (total[i] ?? 0) + times * (host.weights[i] ?? 0);
+  }
+  return total;
+}
+
+/** Sum over the hosts of the product of two causes' weights. */
+function productOf(hosts: readonly Host[], i: number, j: number): number {
+  let total = 0;
+  for (const { share, perPair, weights } of hosts)
+    total += share * perPair * (weights[i] ?? 0) * (weights[j] ?? 0);
+  return total;
+}
+
+/**
+ * Writes the mixed prior of the pairs. Where at least one member weighs the same in every host, the sum over the
+ * hosts is that weight times the mixed one of the other.
+ */
+function writePairs(
+  prior: Float64Array,
+  hosts: readonly Host[],
+  varying: Uint8Array,
+  { second, rows, link }: Pairs,
+): void {
+  const count = varying.length;
+  const start = 2 + count;
+  const common = hosts[0]?.weights ?? new Float64Array(count);
+  const ofHosts = mixed(hosts, count, ({ share, perPair }) => share * perPair);
+  for (let i = 0; i < count; i++) {
+    const varies = varying[i] === 1;
+    const own = (varies ? ofHosts[i] : common[i]) ?? 0;
+    const others = varies ? common : ofHosts;
+    const end = rows[i + 1] ?? 0;
+    for (let k = rows[i] ?? 0; k < end; k++) {
+      const j = second[k] ?? 0;
+      const product = varies && varying[j] === 1 ? productOf(hosts, i, j) : own * (others[j] ?? 0);
+      prior[start + k] = product * (link[k] ?? 1);
+    }
+  }
+}
+
+/** Sums over the pairs of the products of their weights and a value, parted by how many members vary between the hosts. */
+function sumsOfPairs(
+  values: Float64Array,
+  hosts: readonly Host[],
+  varying: Uint8Array,
+  { second, rows, link }: Pairs,
+): Float64Array {
+  const count = varying.length;
+  const start = 2 + count;
+  const common = hosts[0]?.weights ?? new Float64Array(count);
+  const withOne = new Float64Array(count);
+  const sums = new Float64Array(hosts.length);
+  let same = 0;
+  for (let i = 0; i < count; i++) {
+    const own = common[i] ?? 0;
+    const varies = varying[i] === 1;
+    const end = rows[i + 1] ?? 0;
+    for (let k = rows[i] ?? 0; k < end; k++) {
+      const j = second[k] ?? 0;
+      const value = (values[start + k] ?? 0) * (link[k] ?? 1);
+      if (varying[j] === 0) {
+        if (varies) withOne[i] = (withOne[i] ?? 0) + value * (common[j] ?? 0);
+        else same += own * value * (common[j] ?? 0);
+      } else if (!varies) withOne[j] = (withOne[j] ?? 0) + value * own;
+      else
+        hosts.forEach(({ weights }, h) => {
+          sums[h] = (sums[h] ?? 0) + (weights[i] ?? 0) * (weights[j] ?? 0) * value;
+        });
+    }
+  }
+  return tabulate(hosts.length, (h) => {
+    let total = same + (sums[h] ?? 0);
+    for (let i = 0; i < count; i++) total += (hosts[h]?.weights[i] ?? 0) * (withOne[i] ?? 0);
+    return total;
+  });
+}
+
+function meanOfRest(host: Host, values: Float64Array): number {
+  let singles = 0;
+  for (let i = 0; i < host.weights.length; i++)
+    singles += (host.weights[i] ?? 0) * (values[i + 2] ?? 0);
+  return (
+    host.nothingWrong * (values[0] ?? 0) +
+    host.notInLibrary * (values[1] ?? 0) +
+    host.perSingle * singles
+  );
+}
+
+/** Prior over nothing wrong, not in the library, singles and pairs, from the weights of each host's causes. */
+export function mixPriors(weighed: readonly WeighedHost[], pairs: Pairs): MixedPrior {
+  const hosts = weighed.map((one) => scaled(one, pairs));
+  const count = weighed[0]?.weights.length ?? 0;
+  const varying = varyingOf(hosts, count);
+  const prior = new Float64Array(2 + count + pairs.first.length);
+  const pairPrior = new Float64Array(count);
+  for (const { share, nothingWrong, notInLibrary, perPair, sums } of hosts) {
+    prior[0] = (prior[0] ?? 0) + share * nothingWrong;
+    prior[1] = (prior[1] ?? 0) + share * notInLibrary;
+    for (let i = 0; i < count; i++)
+      pairPrior[i] = (pairPrior[i] ?? 0) + share * perPair * (sums[i] ?? 0);
+  }
+  prior.set(
+    mixed(hosts, count, ({ share, perSingle }) => share * perSingle),
+    2,
+  );
+  writePairs(prior, hosts, varying, pairs);
+  return {
+    prior,
+    pairPrior,
+    at: (h, hypothesis) => {
+      const host = hosts[h];
+      if (!host) return 0;
+      if (hypothesis === 0) return host.nothingWrong;
+      if (hypothesis === 1) return host.notInLibrary;
+      const weight = (i: number | undefined): number => host.weights[i ?? 0] ?? 0;
+      const pair = hypothesis - 2 - count;
+      if (pair < 0) return host.perSingle * weight(hypothesis - 2);
+      const product = weight(pairs.first[pair]) * weight(pairs.second[pair]);
+      return host.perPair * product * (pairs.link[pair] ?? 1);
     },
-    addTo: (mixed, share) => {
-      add(mixed, 0, (share * nothingWrong) / whole);
-      add(mixed, 1, (share * notInLibrary) / whole);
-      weights.forEach((weight, i) => add(mixed, i + 2, share * perSingle * weight));
-      addPairProducts(weights, pairs, share * perPair, mixed, firstPair);
-    },
-    addPairsTo: (byCause, share) => {
-      sums.forEach((one, i) => add(byCause, i, share * perPair * one));
-    },
-    mean: (values) => {
-      let ofSingles = 0;
-      for (let i = 0; i < weights.length; i++)
-        ofSingles += (weights[i] ?? 0) * (values[i + 2] ?? 0);
-      const ofRest = (nothingWrong * (values[0] ?? 0) + notInLibrary * (values[1] ?? 0)) / whole;
-      return (
-        ofRest + perSingle * ofSingles + perPair * sumOfPairs(weights, pairs, values, firstPair)
-      );
+    means: (values) => {
+      const ofPairs = sumsOfPairs(values, hosts, varying, pairs);
+      return tabulate(hosts.length, (h) => {
+        const host = hosts[h];
+        return host ? meanOfRest(host, values) + host.perPair * (ofPairs[h] ?? 0) : 0;
+      });
     },
   };
 }

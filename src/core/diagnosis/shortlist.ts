@@ -1,12 +1,7 @@
 import { entropyNats, tabulate } from '../maths.ts';
 import { NONE } from './likelihood.ts';
-import {
-  NOT_IN_LIBRARY,
-  positionsIn,
-  unknownCauseChance,
-  type FindingNode,
-  type Network,
-} from './network.ts';
+import { NOT_IN_LIBRARY, positionsIn, unknownCauseChance, type Network } from './network.ts';
+import type { FindingNode } from './nodes.ts';
 import type { Posterior } from './posterior.ts';
 
 /** Hypotheses looked at: the likeliest that together hold nearly all probability, and never more than a few dozen. */

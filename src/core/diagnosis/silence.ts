@@ -1,7 +1,8 @@
 import type { Compiled } from '../knowledge/compile.ts';
 import type { Report } from './evidence.ts';
-import { likelihoodFrom, type Likelihood } from './likelihood.ts';
-import type { FindingNode, Network } from './network.ts';
+import { likelihoodInProportion, type Likelihood } from './likelihood.ts';
+import type { Network } from './network.ts';
+import type { FindingNode } from './nodes.ts';
 
 /** Chance at most that a noticeable finding goes unmentioned because it is not there, for a talkative enquirer. */
 const MENTIONS_WHEN_THERE = 0.4;
@@ -29,5 +30,5 @@ export function unmentioned(
 
 /** Chance that a finding goes unmentioned: 1 - silence x presence. `silence` in [0, 1). */
 export function silenceAbout(node: FindingNode, silence: number): Likelihood {
-  return likelihoodFrom([node], (presence) => 1 - silence * presence(node));
+  return likelihoodInProportion(node, 1 - silence, 1);
 }

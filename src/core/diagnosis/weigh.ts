@@ -1,8 +1,9 @@
 import type { Compiled } from '../knowledge/compile.ts';
 import type { FindingId } from '../knowledge/schema/common.ts';
 import { reliabilityOf, reportLikelihood, type Report } from './evidence.ts';
-import { likelihoodFrom, type Likelihood } from './likelihood.ts';
-import type { FindingNode, Network } from './network.ts';
+import { likelihoodFrom, likelihoodInProportion, type Likelihood } from './likelihood.ts';
+import type { Network } from './network.ts';
+import type { FindingNode } from './nodes.ts';
 
 /** A piece of evidence ready to weigh. */
 export interface Weighed {
@@ -86,10 +87,11 @@ function findingLikelihood(
   general: FindingNode | null,
 ): Likelihood {
   const reliability = reliabilityOf(sure, node.background);
-  return likelihoodFrom(general ? [node, general] : [node], (presence) => {
-    const own = presence(node);
-    return reportLikelihood(general ? shareOf(own, presence(general)) : own, value, reliability);
-  });
+  const heard = (presence: number): number => reportLikelihood(presence, value, reliability);
+  if (!general) return likelihoodInProportion(node, heard(1), heard(0));
+  return likelihoodFrom([node, general], (presence) =>
+    heard(shareOf(presence(node), presence(general))),
+  );
 }
 
 /**

@@ -38,7 +38,7 @@ export function weighLikeness(network: Network, likeness: Likeness): Wording | n
     finding: LIKE_WORDS,
     value: true,
     sure: 1,
-    likelihood: { touches, unknown: 1, under: (i, j) => Math.max(of(i), of(j)) },
+    likelihood: { touches, unknown: 1, under: (i, j) => Math.max(of(i), of(j)), missed: null },
     multiplyInto: (weights) => {
       multiplyByLikest(weights, network, factors);
     },
@@ -47,14 +47,16 @@ export function weighLikeness(network: Network, likeness: Likeness): Wording | n
 
 /** Nearly every cause has some word in common, so each hypothesis is looked at. */
 function multiplyByLikest(weights: Float64Array, network: Network, factors: Float64Array): void {
-  const { first, second } = network.pairs;
+  const { second, rows } = network.pairs;
+  const start = firstPair(network);
   for (let i = 0; i < factors.length; i++) {
     const h = FIRST_SINGLE + i;
-    weights[h] = (weights[h] ?? 0) * (factors[i] ?? 1);
-  }
-  const start = firstPair(network);
-  for (let k = 0; k < first.length; k++) {
-    const likest = Math.max(factors[first[k] ?? 0] ?? 1, factors[second[k] ?? 0] ?? 1);
-    weights[start + k] = (weights[start + k] ?? 0) * likest;
+    const own = factors[i] ?? 1;
+    weights[h] = (weights[h] ?? 0) * own;
+    const end = rows[i + 1] ?? 0;
+    for (let k = rows[i] ?? 0; k < end; k++) {
+      const other = factors[second[k] ?? 0] ?? 1;
+      weights[start + k] = (weights[start + k] ?? 0) * (other > own ? other : own);
+    }
   }
 }
