@@ -124,9 +124,7 @@ function rankCauses(
   experience: Experience,
 ): readonly RankedCause[] {
   const evidence = wording ? [...reported, wording] : reported;
-  const order = [...network.causes.keys()]
-    .sort((a, b) => (posterior.causes[b] ?? 0) - (posterior.causes[a] ?? 0))
-    .slice(0, CAUSES_SHOWN);
+  const order = posterior.ranking.slice(0, CAUSES_SHOWN);
   return order.flatMap((i, rank) => {
     const cause = network.causes[i];
     const rival = order[rank === 0 ? 1 : 0];
@@ -261,7 +259,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
   const inquiry = findQuestions(library, network, posterior, reports, skipped);
   const questions = plant === null ? plantFirst(inquiry.questions) : inquiry.questions;
-  const samples = rankSamples(library, network, inquiry, reports);
+  const samples = rankSamples(inquiry);
   const context: AdviceContext = {
     today,
     almanac: kept.almanacs(enquiry),

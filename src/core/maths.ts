@@ -20,6 +20,20 @@ export function tabulate(length: number, valueAt: (index: number) => number): Fl
   return values;
 }
 
+/** Makes columns of one length, `atOnce` in a block: a small typed array of its own is slow to make. */
+export function columnMaker(length: number, atOnce: number): () => Float64Array {
+  let block = new Float64Array(0);
+  let used = 0;
+  return () => {
+    if (used + length > block.length) {
+      block = new Float64Array(length * atOnce);
+      used = 0;
+    }
+    used += length;
+    return block.subarray(used - length, used);
+  };
+}
+
 /** Sum of the values. */
 export function sum(values: ArrayLike<number>): number {
   let total = 0;

@@ -44,16 +44,15 @@ export function harmPoints(harm: Harm): number {
 
 /** Causes likely enough to plan for, the likeliest first. */
 export function suspectsOf(network: Network, posterior: Posterior): readonly Suspect[] {
-  const leader = posterior.causes.reduce((a, b) => Math.max(a, b), 0);
+  const { ranking, causes } = posterior;
+  const leader = causes[ranking[0] ?? 0] ?? 0;
   const least = Math.max(LEAST_PROBABILITY, LEAST_SHARE_OF_LEADER * leader);
-  return network.causes
-    .map((cause, i) => ({
-      cause,
-      probability: posterior.causes[i] ?? 0,
-      harm: harmPoints(cause.harm),
-    }))
-    .filter(({ probability }) => probability >= least)
-    .sort((a, b) => b.probability - a.probability);
+  return ranking.flatMap((position) => {
+    const [cause, probability] = [network.causes[position], causes[position] ?? 0];
+    return cause && probability >= least
+      ? [{ cause, probability, harm: harmPoints(cause.harm) }]
+      : [];
+  });
 }
 
 /** Windows of the season outside hold for nothing that breeds all year under a roof. */

@@ -4,6 +4,7 @@ import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Compiled } from '../knowledge/compile.ts';
 import { BURDEN, EFFECT, RISK } from '../knowledge/scale.ts';
 import { tabulate } from '../maths.ts';
+import { remembering } from '../remembering.ts';
 import type { Cause } from '../knowledge/schema/cause.ts';
 import type { Treatment } from '../knowledge/schema/treatment.ts';
 import { harmPoints } from './candidates.ts';
@@ -44,26 +45,21 @@ const MOST_PLANS = 9;
 export const LEAVE = 'leave';
 export const SAMPLE = 'find-out';
 
-interface Plan {
-  readonly action: string;
+/** What the plan against a cause costs, and what it does against any cause. */
+interface Steps {
   readonly burden: number;
-  /** Cause position that the plan names, or null. */
+  /** Part of a cause's harm that they take away. */
+  readonly effectOn: (cause: Cause) => number;
+}
+
+interface Plan extends Steps {
+  readonly action: string;
+  /** Position of the cause that the plan names; null for none. */
   readonly names: number | null;
-  /** Part of a cause's harm that the plan takes away, by cause position. */
-  readonly effect: ReadonlyMap<number, number>;
 }
 
 const burdenOf = (treatment: Treatment): number =>
   BURDEN[treatment.effort] + BURDEN[treatment.money] + RISK[treatment.rung];
-
-/** Steps of a cause that repay their burden against it. */
-function stepsFor(library: Compiled, cause: Cause): readonly Treatment[] {
-  const harm = harmPoints(cause.harm);
-  return cause.treatments.flatMap(({ use, effect }) => {
-    const treatment = library.treatments.get(use);
-    return treatment && EFFECT[effect] * harm > burdenOf(treatment) ? [treatment] : [];
-  });
-}
 
 /** What a set of treatments does against a cause: each leaves a part of what is left. */
 function combinedEffect(cause: Cause, uses: ReadonlySet<string>): number {
@@ -76,51 +72,45 @@ function combinedEffect(cause: Cause, uses: ReadonlySet<string>): number {
   );
 }
 
-function planFor(
-  library: Compiled,
-  network: Network,
-  position: number,
-  others: readonly number[],
-): Plan | null {
-  const cause = network.causes[position];
-  if (!cause) return null;
-  const steps = stepsFor(library, cause);
+/** Steps of a cause that repay their burden against it. */
+function stepsFor(library: Compiled, cause: Cause): Steps {
+  const harm = harmPoints(cause.harm);
+  const steps = cause.treatments.flatMap(({ use, effect }) => {
+    const treatment = library.treatments.get(use);
+    return treatment && EFFECT[effect] * harm > burdenOf(treatment) ? [treatment] : [];
+  });
   const uses = new Set<string>(steps.map(({ id }) => id));
-  const effect = new Map<number, number>();
-  for (const other of others) {
-    const target = network.causes[other];
-    const share = target ? combinedEffect(target, uses) : 0;
-    if (share > 0) effect.set(other, share);
-  }
   return {
-    action: cause.id,
-    names: position,
     burden: steps.reduce((sum, step) => sum + burdenOf(step), 0),
-    effect,
+    effectOn: remembering((target) => combinedEffect(target, uses)),
   };
 }
 
-function likeliest(posterior: Posterior): readonly number[] {
-  return [...posterior.causes.keys()]
-    .sort((a, b) => (posterior.causes[b] ?? 0) - (posterior.causes[a] ?? 0))
-    .slice(0, MOST_PLANS);
+const stepsKept = new WeakMap<Compiled, (cause: Cause) => Steps>();
+
+/** {@link stepsFor}, worked out once for each cause of a library. */
+function stepsIn(library: Compiled): (cause: Cause) => Steps {
+  const steps = stepsKept.get(library) ?? remembering((cause: Cause) => stepsFor(library, cause));
+  stepsKept.set(library, steps);
+  return steps;
 }
 
 /** What is true, as far as a loss depends on it. */
 interface Truth {
   readonly hypothesis: number;
-  /** Causes at work, by position. */
-  readonly inside: readonly number[];
+  /** Causes at work, and their positions. */
+  readonly inside: readonly Cause[];
+  readonly positions: readonly number[];
   /** Harm in points if nothing is done. */
   readonly untreated: number;
 }
 
 /** Loss of a plan if a hypothesis is true. */
-function planLoss(harms: readonly number[], plan: Plan, { hypothesis, inside }: Truth): number {
+function planLoss(plan: Plan, { hypothesis, inside, positions }: Truth): number {
   if (hypothesis === NOT_IN_LIBRARY) return plan.burden + UNKNOWN_HARM + WRONG_NAME;
   let loss = plan.burden;
-  for (const c of inside) loss += (harms[c] ?? 0) * (1 - (plan.effect.get(c) ?? 0));
-  const named = plan.names === null ? hypothesis === NOTHING_WRONG : inside.includes(plan.names);
+  for (const cause of inside) loss += harmPoints(cause.harm) * (1 - plan.effectOn(cause));
+  const named = plan.names === null ? hypothesis === NOTHING_WRONG : positions.includes(plan.names);
   return named ? loss : loss + WRONG_NAME;
 }
 
@@ -159,22 +149,26 @@ export function makeDecision(
   posterior: Posterior,
   positions: readonly number[],
 ): Decision {
-  const harms = network.causes.map(({ harm }) => harmPoints(harm));
-  const all = [...new Set(positions.flatMap((h) => positionsIn(network, h)))];
-  const leave: Plan = { action: LEAVE, burden: 0, names: null, effect: new Map() };
-  const plans = [
-    leave,
-    ...likeliest(posterior)
-      .map((c) => planFor(library, network, c, all))
-      .filter((p) => p !== null),
-  ];
+  const stepsOf = stepsIn(library);
+  const leave: Plan = { action: LEAVE, burden: 0, names: null, effectOn: () => 0 };
+  const likely = posterior.ranking.slice(0, MOST_PLANS).flatMap((position): Plan[] => {
+    const cause = network.causes[position];
+    return cause ? [{ action: cause.id, names: position, ...stepsOf(cause) }] : [];
+  });
+  const plans = [leave, ...likely];
   const truthOf = (hypothesis: number): Truth => {
     const inside = positionsIn(network, hypothesis);
-    return { hypothesis, inside, untreated: inside.reduce((sum, c) => sum + (harms[c] ?? 0), 0) };
+    const causes = inside.map((at) => network.causes[at]).filter((one) => one !== undefined);
+    return {
+      hypothesis,
+      positions: inside,
+      inside: causes,
+      untreated: causes.reduce((sum, { harm }) => sum + harmPoints(harm), 0),
+    };
   };
   /** Losses of all plans and of the sample, in the order of the actions. */
   const lossesUnder = (truth: Truth): readonly number[] => {
-    const ofPlans = plans.map((plan) => planLoss(harms, plan, truth));
+    const ofPlans = plans.map((plan) => planLoss(plan, truth));
     return [...ofPlans, sampleLoss(truth, Math.min(...ofPlans))];
   };
   const actions = [...plans.map(({ action }) => action), SAMPLE];

@@ -77,15 +77,19 @@ function yesOrNo(
     node.background,
   );
   const general = above ? presenceIn(list, above) : null;
-  const present = presenceIn(list, node);
-  const yes = tabulate(present.length, (k) => {
-    const own = present[k] ?? 0;
-    return reportLikelihood(general ? shareOf(own, general[k] ?? 0) : own, true, reliability);
-  });
+  const yes = presenceIn(list, node);
+  const no = list.column();
+  for (let k = 0; k < yes.length; k++) {
+    const own = yes[k] ?? 0;
+    const present = general ? shareOf(own, general[k] ?? 0) : own;
+    const heard = reportLikelihood(present, true, reliability);
+    yes[k] = heard;
+    no[k] = 1 - heard;
+  }
   const { id: names, label } = finding;
   return [
     { names, label, value: true, likelihood: yes },
-    { names, label, value: false, likelihood: tabulate(yes.length, (k) => 1 - (yes[k] ?? 0)) },
+    { names, label, value: false, likelihood: no },
   ];
 }
 
@@ -97,18 +101,18 @@ function oneOfChoices(
   const { yesWhenTrue, yesWhenFalse } = reliabilityOf(ANSWER_SURE, 1 / nodes.length);
   const anyAnswer = yesWhenTrue + (nodes.length - 1) * yesWhenFalse;
   const all = nodes.map((node) => presenceIn(list, node));
-  const totals = tabulate(list.positions.length, (k) =>
-    all.reduce((total, one) => total + (one[k] ?? 0), 0),
-  );
-  return all.map((one, m) => ({
-    names: members[m]?.id ?? '',
-    label: members[m]?.label ?? '',
-    value: true,
-    likelihood: tabulate(one.length, (k) => {
-      const share = (one[k] ?? 0) / (totals[k] ?? 1);
-      return (share * yesWhenTrue + (1 - share) * yesWhenFalse) / anyAnswer;
-    }),
-  }));
+  for (let k = 0; k < list.positions.length; k++) {
+    let total = 0;
+    for (const one of all) total += one[k] ?? 0;
+    for (const one of all) {
+      const share = (one[k] ?? 0) / total;
+      one[k] = (share * yesWhenTrue + (1 - share) * yesWhenFalse) / anyAnswer;
+    }
+  }
+  return all.map((likelihood, m) => {
+    const { id: names = '', label = '' } = members[m] ?? {};
+    return { names, label, value: true, likelihood };
+  });
 }
 
 /** Findings that some likely cause shows; whatever is answered about the others, nothing would follow from it. */
@@ -181,27 +185,37 @@ export function draftPlant(
   };
 }
 
-/** Everything that can still be asked about a plant; laboratory tests are left out unless wanted alone. */
+/** Questions for the enquirer, and tests for a laboratory. */
+export interface Drafts {
+  readonly questions: readonly Draft[];
+  readonly samples: readonly Draft[];
+}
+
+/** Everything that can still be asked or tested about a plant. `skipped` are findings or groups the enquirer cannot tell. */
 export function draftFindings(
   library: Compiled,
   network: Network,
   list: Shortlist,
   reports: readonly Report[],
   skipped: ReadonlySet<string>,
-  laboratory: boolean,
-): readonly Draft[] {
+): Drafts {
   const known = settledFindings(library, reports);
   const affirmed = affirmedBy(library, reports);
-  const drafts = new Map<string, Draft>();
+  const [questions, samples]: [Draft[], Draft[]] = [[], []];
+  const drafted = new Set<string>();
   const shown = shownByLikely(library, network, list);
   for (const id of network.findingIds) {
+    if (!shown.has(id) || known.has(id)) continue;
     const finding = library.findings.get(id);
-    if (!shown.has(id) || known.has(id) || !finding?.askable) continue;
-    if ((finding.needs === 'lab') !== laboratory) continue;
+    if (!finding?.askable) continue;
+    const inLaboratory = finding.needs === 'lab';
     const asked = finding.group ?? id;
-    if (skipped.has(asked) || drafts.has(asked)) continue;
+    // Whoever cannot tell can still send a sample.
+    if (drafted.has(asked) || (skipped.has(asked) && !inLaboratory)) continue;
     const draft = draftFinding(library, network, list, finding, affirmed);
-    if (draft) drafts.set(asked, draft);
+    if (!draft) continue;
+    drafted.add(asked);
+    (inLaboratory ? samples : questions).push(draft);
   }
-  return [...drafts.values()];
+  return { questions, samples };
 }

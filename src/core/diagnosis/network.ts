@@ -3,7 +3,7 @@ import type { Cause } from '../knowledge/schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../knowledge/schema/common.ts';
 import { frameOf } from './frame.ts';
 import { weighHosts, type Circumstances, type HostShare } from './hosts.ts';
-import { nodesOn, type FindingNode } from './nodes.ts';
+import { nodesOn, type FindingNode, type StagedNodes } from './nodes.ts';
 import type { Pairs } from './pairs.ts';
 import { mixPriors, type MixedPrior } from './prior.ts';
 
@@ -17,7 +17,10 @@ export interface NetworkHost extends HostShare {
  * Hypotheses stand in this order: nothing wrong, not in the library, each cause alone, each pair (i < j).
  * What a cause shows does not depend on the host, so a mixture is exact with the mixed prior alone.
  */
-export interface Network extends Pick<MixedPrior, 'prior' | 'pairPrior' | 'means'> {
+export interface Network
+  extends
+    Pick<MixedPrior, 'prior' | 'pairPrior' | 'means'>,
+    Pick<StagedNodes, 'findingIds' | 'noticeable'> {
   readonly causes: readonly Cause[];
   readonly position: ReadonlyMap<CauseId, number>;
   readonly pairs: Pairs;
@@ -25,8 +28,6 @@ export interface Network extends Pick<MixedPrior, 'prior' | 'pairPrior' | 'means
   /** Factor of the clinic's own cases on each cause, for the likeliest host; see learning.ts. */
   readonly learned: Float64Array;
   readonly node: (id: FindingId) => FindingNode | null;
-  /** Findings that some cause of the host shows. */
-  readonly findingIds: readonly FindingId[];
 }
 
 export const NOTHING_WRONG = 0;
@@ -75,6 +76,7 @@ export function buildNetwork(
     learned: learned[0] ?? new Float64Array(0),
     node: nodesOn(nodes, causes, circumstances),
     findingIds: nodes.findingIds,
+    noticeable: nodes.noticeable,
   };
 }
 

@@ -24,6 +24,8 @@ interface StagedNode {
 export interface StagedNodes {
   /** Findings that some cause of the host shows. */
   readonly findingIds: readonly FindingId[];
+  /** Those that nobody who has them would leave unmentioned. */
+  readonly noticeable: readonly FindingId[];
   /** Null for what is no finding of the library. */
   readonly nodeOf: (id: FindingId) => StagedNode | null;
 }
@@ -62,7 +64,12 @@ export function stagedNodes(library: Compiled, causes: readonly Cause[]): Staged
       staged: shownBy.filter((at) => causes[at] && inStages(causes[at])),
     };
   };
-  return { findingIds: [...links.keys()], nodeOf: remembering(nodeOf) };
+  const findingIds = [...links.keys()];
+  return {
+    findingIds,
+    noticeable: findingIds.filter((id) => library.findings.get(id)?.noticeable === true),
+    nodeOf: remembering(nodeOf),
+  };
 }
 
 /** A finding tied to a stage is seldom seen out of it, the less the further away; traces stay for some weeks. */

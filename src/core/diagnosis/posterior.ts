@@ -22,6 +22,8 @@ export interface Posterior {
   readonly hypotheses: Float64Array;
   /** Probability that a cause is at work, alone or in a pair, by cause position. */
   readonly causes: Float64Array;
+  /** Positions of all causes, the likeliest first. */
+  readonly ranking: readonly number[];
   readonly nothingWrong: number;
   readonly notInLibrary: number;
   /** The likeliest hypothesis, and the same as cause ids: none, one or two. */
@@ -56,7 +58,7 @@ function marginals(network: Network, hypotheses: Float64Array): Float64Array {
   return causes;
 }
 
-/** Normalises weights to probabilities and sums them by cause. `logScale` is what the weights were divided by. */
+/** Brings weights to probabilities in place and sums them by cause. `logScale` is what the weights were divided by. */
 function posteriorFrom(network: Network, weights: Float64Array, logScale = 0): Posterior {
   let total = 0;
   let [best, most] = [NOTHING_WRONG, -Infinity];
@@ -65,13 +67,14 @@ function posteriorFrom(network: Network, weights: Float64Array, logScale = 0): P
     total += weight;
     if (weight > most) [best, most] = [h, weight];
   }
-  const hypotheses = new Float64Array(weights.length);
-  for (let h = 0; h < weights.length; h++) hypotheses[h] = (weights[h] ?? 0) / total;
+  for (let h = 0; h < weights.length; h++) weights[h] = (weights[h] ?? 0) / total;
+  const causes = marginals(network, weights);
   return {
-    hypotheses,
-    causes: marginals(network, hypotheses),
-    nothingWrong: hypotheses[NOTHING_WRONG] ?? 0,
-    notInLibrary: hypotheses[NOT_IN_LIBRARY] ?? 0,
+    hypotheses: weights,
+    causes,
+    ranking: [...causes.keys()].sort((a, b) => (causes[b] ?? 0) - (causes[a] ?? 0)),
+    nothingWrong: weights[NOTHING_WRONG] ?? 0,
+    notInLibrary: weights[NOT_IN_LIBRARY] ?? 0,
     best,
     explanation: causesOf(network, best),
     logEvidence: logScale + Math.log(total),

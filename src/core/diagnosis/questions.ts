@@ -38,6 +38,8 @@ export interface Inquiry {
   readonly list: Shortlist;
   readonly decision: Decision;
   readonly valued: readonly Valued[];
+  /** Laboratory tests, not valued yet. */
+  readonly tests: readonly Draft[];
   /** The best first. */
   readonly questions: readonly Question[];
 }
@@ -66,10 +68,10 @@ export function findQuestions(
   const plant = skipped.has(PLANT_QUESTION)
     ? null
     : draftPlant(library, network, list, hostChances(network, posterior));
-  const findings = draftFindings(library, network, list, reports, skipped, false);
+  const { questions, samples } = draftFindings(library, network, list, reports, skipped);
   const decision = makeDecision(library, network, posterior, list.positions);
-  const valued = valueDrafts(list, plant ? [plant, ...findings] : findings, decision);
-  return { list, decision, valued, questions: inOrder(valued) };
+  const valued = valueDrafts(list, plant ? [plant, ...questions] : questions, decision);
+  return { list, decision, valued, tests: samples, questions: inOrder(valued) };
 }
 
 /** The questions of {@link findQuestions}, the best first. */
@@ -78,12 +80,6 @@ export function rankQuestions(...given: Parameters<typeof findQuestions>): reado
 }
 
 /** Laboratory tests in the same order; `worth` above 0 means that a sample is worth sending. */
-export function rankSamples(
-  library: Compiled,
-  network: Network,
-  { list, decision }: Pick<Inquiry, 'list' | 'decision'>,
-  reports: readonly Report[],
-): readonly Question[] {
-  const drafts = draftFindings(library, network, list, reports, new Set(), true);
-  return inOrder(valueDrafts(list, drafts, decision));
+export function rankSamples({ list, decision, tests }: Inquiry): readonly Question[] {
+  return inOrder(valueDrafts(list, tests, decision));
 }

@@ -26,11 +26,12 @@ interface Standing {
 }
 
 function leaders(network: Network, posterior: Posterior): readonly Standing[] {
-  return network.causes
-    .map(({ name, confirm }, i) => ({ name, confirm, probability: posterior.causes[i] ?? 0 }))
-    .sort((a, b) => b.probability - a.probability)
-    .filter(({ probability }, i) => i === 0 || probability >= RIVAL)
-    .slice(0, 3);
+  return posterior.ranking.slice(0, 3).flatMap((position, rank) => {
+    const cause = network.causes[position];
+    const probability = posterior.causes[position] ?? 0;
+    if (!cause || (rank > 0 && probability < RIVAL)) return [];
+    return [{ name: cause.name, confirm: cause.confirm, probability }];
+  });
 }
 
 /** The laboratory test that is worth its errand, or what confirms the leader when no answer can. */

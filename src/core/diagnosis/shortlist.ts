@@ -1,4 +1,4 @@
-import { entropyNats, tabulate } from '../maths.ts';
+import { columnMaker, entropyNats, tabulate } from '../maths.ts';
 import { NONE } from './likelihood.ts';
 import { NOT_IN_LIBRARY, positionsIn, unknownCauseChance, type Network } from './network.ts';
 import type { FindingNode } from './nodes.ts';
@@ -21,20 +21,23 @@ export interface Shortlist {
   readonly second: Int32Array;
   /** Positions of the causes that some hypothesis of the list holds. */
   readonly held: ReadonlySet<number>;
+  /** A new column of zeros, a value for each hypothesis. */
+  readonly column: () => Float64Array;
 }
+
+/** Columns made at once; questions need some two hundred. */
+const COLUMNS_AT_ONCE = 64;
 
 /** P(finding | hypothesis) for each of the list, by noisy-OR. */
 export function presenceIn(list: Shortlist, node: FindingNode): Float64Array {
   const { positions, first, second } = list;
   const { background, miss } = node;
-  const present = new Float64Array(positions.length);
+  const present = list.column();
+  const unknown = unknownCauseChance(background);
   for (let k = 0; k < present.length; k++) {
     // A position of NONE reads past the array, which stands for a cause that misses nothing.
     const missed = (miss[first[k] ?? NONE] ?? 1) * (miss[second[k] ?? NONE] ?? 1);
-    present[k] =
-      positions[k] === NOT_IN_LIBRARY
-        ? unknownCauseChance(background)
-        : 1 - (1 - background) * missed;
+    present[k] = positions[k] === NOT_IN_LIBRARY ? unknown : 1 - (1 - background) * missed;
   }
   return present;
 }
@@ -42,15 +45,10 @@ export function presenceIn(list: Shortlist, node: FindingNode): Float64Array {
 /** Positions of at least the `count` largest values, unsorted; numbers alone sort many times faster than with a comparison. */
 function likeliest(values: Float64Array, count: number): number[] {
   const above: number[] = [];
-  for (let h = 0; h < values.length; h++) {
-    const value = values[h] ?? 0;
-    if (value >= LEAST_WEIGHED) above.push(value);
-  }
-  const sorted = Float64Array.from(above).sort();
-  const least = Math.max(LEAST_WEIGHED, sorted[sorted.length - count] ?? 0);
-  const positions: number[] = [];
-  for (let h = 0; h < values.length; h++) if ((values[h] ?? 0) >= least) positions.push(h);
-  return positions;
+  for (let h = 0; h < values.length; h++) if ((values[h] ?? 0) >= LEAST_WEIGHED) above.push(h);
+  const sorted = tabulate(above.length, (k) => values[above[k] ?? 0] ?? 0).sort();
+  const least = sorted[sorted.length - count] ?? 0;
+  return above.filter((h) => (values[h] ?? 0) >= least);
 }
 
 /** Picks the likeliest hypotheses of a posterior. */
@@ -74,5 +72,6 @@ export function shortlist(network: Network, { hypotheses }: Posterior): Shortlis
     first: Int32Array.from(members, ([one]) => one ?? NONE),
     second: Int32Array.from(members, ([, two]) => two ?? NONE),
     held,
+    column: columnMaker(positions.length, COLUMNS_AT_ONCE),
   };
 }

@@ -21,8 +21,7 @@ export function unmentioned(
   reports: readonly Report[],
 ): FindingNode[] {
   const spoken = new Set(reports.flatMap(({ finding }) => library.implied(finding)));
-  return network.findingIds
-    .filter((id) => library.findings.get(id)?.noticeable === true)
+  return network.noticeable
     .filter((id) => !library.implied(id).some((one) => spoken.has(one)))
     .map((id) => network.node(id))
     .filter((node) => node !== null);

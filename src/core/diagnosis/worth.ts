@@ -33,26 +33,16 @@ export interface Valued {
   readonly bits: number;
 }
 
-interface Joint {
-  readonly joint: Float64Array;
-  /** Sum of the joint: the chance of the answer. */
-  readonly chance: number;
-}
-
-function joinWith(probabilities: Float64Array, likelihood: Float64Array): Joint {
-  const joint = new Float64Array(probabilities.length);
+/** Writes the joint of an answer and the hypotheses; returns its sum, the chance of the answer. */
+function joinInto(joint: Float64Array, weights: Float64Array, likelihood: Float64Array): number {
   let chance = 0;
   for (let k = 0; k < joint.length; k++) {
-    const weight = (probabilities[k] ?? 0) * (likelihood[k] ?? 0);
+    const weight = (weights[k] ?? 0) * (likelihood[k] ?? 0);
     joint[k] = weight;
     chance += weight;
   }
-  return { joint, chance };
+  return chance;
 }
-
-/** H(joint / chance) x chance, without dividing each part. */
-const entropyOf = ({ joint, chance }: Joint): number =>
-  entropyNats(joint) + chance * Math.log(chance);
 
 /** The answer is as likely under every hypothesis looked at, so it tells nothing. */
 function isFlat({ likelihood }: PossibleAnswer): boolean {
@@ -77,15 +67,18 @@ export function valueDrafts(
   const now = decision.bestLoss(probabilities);
   const saved = SAVED_BY_KNOWING * (now - decision.leastLoss(probabilities));
   const lossOfParts = decision.lossOfParts(probabilities);
+  const joint = list.column();
   const valued = drafts.map((draft): Valued => {
     const { answers } = draft;
     if (answers.every(isFlat)) return { draft, worth: -costOf(draft), bits: 0 };
     let [gain, nats] = [now, entropy];
-    const joined = answers.map(({ likelihood }) => joinWith(probabilities, likelihood));
-    for (const one of joined) if (one.chance > 0) nats -= entropyOf(one);
-    const [yes] = joined;
-    if (yes && draft.kind === 'finding') gain -= lossOfParts(yes.joint);
-    else for (const { joint, chance } of joined) if (chance > 0) gain -= decision.bestLoss(joint);
+    answers.forEach(({ likelihood }, n) => {
+      const chance = joinInto(joint, probabilities, likelihood);
+      // H(joint / chance) x chance, without dividing each part.
+      if (chance > 0) nats -= entropyNats(joint) + chance * Math.log(chance);
+      if (draft.kind !== 'finding') gain -= decision.bestLoss(joint);
+      else if (n === 0) gain -= lossOfParts(joint);
+    });
     const inRun = (saved * nats) / Math.max(entropy, LEAST_ENTROPY);
     return {
       draft,
@@ -101,10 +94,13 @@ function lossAfter(
   weights: Float64Array,
   answers: readonly PossibleAnswer[],
   decision: Decision,
+  joint: Float64Array,
 ): number {
   let loss = 0;
-  for (const { likelihood } of answers)
-    loss += decision.bestLoss(joinWith(weights, likelihood).joint);
+  for (const { likelihood } of answers) {
+    joinInto(joint, weights, likelihood);
+    loss += decision.bestLoss(joint);
+  }
   return loss;
 }
 
@@ -115,12 +111,15 @@ function lossAfterTwo(
   others: readonly Valued[],
   decision: Decision,
 ): number {
+  const [joint, further] = [list.column(), list.column()];
   let loss = 0;
   for (const { likelihood } of first.draft.answers) {
-    const { joint, chance } = joinWith(list.probabilities, likelihood);
+    const chance = joinInto(joint, list.probabilities, likelihood);
     let least = decision.bestLoss(joint);
-    for (const { draft } of others)
-      least = Math.min(least, lossAfter(joint, draft.answers, decision) + chance * costOf(draft));
+    for (const { draft } of others) {
+      const after = lossAfter(joint, draft.answers, decision, further);
+      least = Math.min(least, after + chance * costOf(draft));
+    }
     loss += least;
   }
   return loss;
