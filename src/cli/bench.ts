@@ -74,8 +74,12 @@ function benchAnswers(name: string, compiled: Compiled, rounds: number): void {
   const again: number[] = [];
   for (let round = 0; round < rounds; round++) {
     for (const { words, date, lat, lon } of cases) {
-      // A place of its own in each round, so that the first answer builds its network and almanac anew.
-      const body = { words, date, place: { lat: lat + round / 1000, lon } };
+      // A place and words of their own in each round, so that nothing that was kept answers the first time.
+      const body = {
+        words: words + ' '.repeat(round),
+        date,
+        place: { lat: lat + round / 1000, lon },
+      };
       first.push(time(() => answerConsult(compiled, consultant, body)));
       for (let given = 1; given <= ANSWERS.length; given++) {
         const more = { ...body, answers: ANSWERS.slice(0, given) };

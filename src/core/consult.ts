@@ -222,7 +222,8 @@ export function createConsultant(library: Compiled): Consultant {
     ({ words, plant }) => `${plant ?? ''} ${words}`,
   );
   const partsOf = keeping(
-    ({ words, plant }: Spoken) => (plant === null ? partByPlant(ear, words) : []),
+    ({ words, plant }: Spoken) =>
+      plant === null && hearing({ words, plant }).plants.length > 1 ? partByPlant(ear, words) : [],
     ({ words, plant }) => `${plant ?? ''} ${words}`,
   );
   const amounts = keeping(

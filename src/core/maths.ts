@@ -20,6 +20,17 @@ export function tabulate(length: number, valueAt: (index: number) => number): Fl
   return values;
 }
 
+/** Writes the products of two columns into a third; returns their sum. */
+export function multiplyInto(products: Float64Array, a: Float64Array, b: Float64Array): number {
+  let total = 0;
+  for (let k = 0; k < products.length; k++) {
+    const product = (a[k] ?? 0) * (b[k] ?? 0);
+    products[k] = product;
+    total += product;
+  }
+  return total;
+}
+
 /** Makes columns of one length, `atOnce` in a block: a small typed array of its own is slow to make. */
 export function columnMaker(length: number, atOnce: number): () => Float64Array {
   let block = new Float64Array(0);

@@ -99,7 +99,7 @@ function stepsIn(library: Compiled): (cause: Cause) => Steps {
 interface Truth {
   readonly hypothesis: number;
   /** Causes at work, and their positions. */
-  readonly inside: readonly Cause[];
+  readonly inside: readonly { readonly cause: Cause; readonly harm: number }[];
   readonly positions: readonly number[];
   /** Harm in points if nothing is done. */
   readonly untreated: number;
@@ -109,7 +109,7 @@ interface Truth {
 function planLoss(plan: Plan, { hypothesis, inside, positions }: Truth): number {
   if (hypothesis === NOT_IN_LIBRARY) return plan.burden + UNKNOWN_HARM + WRONG_NAME;
   let loss = plan.burden;
-  for (const cause of inside) loss += harmPoints(cause.harm) * (1 - plan.effectOn(cause));
+  for (const { cause, harm } of inside) loss += harm * (1 - plan.effectOn(cause));
   const named = plan.names === null ? hypothesis === NOTHING_WRONG : positions.includes(plan.names);
   return named ? loss : loss + WRONG_NAME;
 }
@@ -157,14 +157,13 @@ export function makeDecision(
   });
   const plans = [leave, ...likely];
   const truthOf = (hypothesis: number): Truth => {
-    const inside = positionsIn(network, hypothesis);
-    const causes = inside.map((at) => network.causes[at]).filter((one) => one !== undefined);
-    return {
-      hypothesis,
-      positions: inside,
-      inside: causes,
-      untreated: causes.reduce((sum, { harm }) => sum + harmPoints(harm), 0),
-    };
+    const at = positionsIn(network, hypothesis);
+    const inside = at.flatMap((position) => {
+      const cause = network.causes[position];
+      return cause ? [{ cause, harm: harmPoints(cause.harm) }] : [];
+    });
+    const untreated = inside.reduce((sum, { harm }) => sum + harm, 0);
+    return { hypothesis, positions: at, inside, untreated };
   };
   /** Losses of all plans and of the sample, in the order of the actions. */
   const lossesUnder = (truth: Truth): readonly number[] => {

@@ -132,23 +132,26 @@ const AT_ONCE = 90;
  * Multiplies weights of hypotheses in place by likelihoods. Returns the logarithm of what they were divided by, so the
  * weights are those of a computation in logarithms without taking any for each hypothesis. Exact, though only what the
  * likelihoods touch is worked out: a pair of which one member shows a finding has that member's ratio to nothing wrong,
- * so pairs take the products of their members, and are put right where both show the same finding.
+ * so pairs take the products of their members, and are put right where both show the same finding. Of `likest`, a
+ * factor for each cause, a pair takes the larger one.
  */
 export function multiplyAll(
   weights: Float64Array,
   network: Network,
   likelihoods: readonly Likelihood[],
+  likest?: Float64Array,
 ): number {
+  const none = new Float64Array(network.causes.length).fill(1);
   let logScale = 0;
   const single = new Float64Array(network.causes.length).fill(1);
   likelihoods.forEach((one, n) => {
     logScale += Math.log(multiplyTouched(weights, network, one, single));
     if (!isWide(single, one.touches) && (n + 1) % AT_ONCE !== 0) return;
-    multiplyMembers(weights, network, single);
+    multiplyMembers(weights, network, single, none);
     single.fill(1);
     logScale += scale(weights);
   });
-  multiplyMembers(weights, network, single);
+  multiplyMembers(weights, network, single, likest ?? none);
   return logScale;
 }
 
@@ -187,16 +190,23 @@ function multiplyTouched(
   return base;
 }
 
-function multiplyMembers(weights: Float64Array, network: Network, single: Float64Array): void {
+function multiplyMembers(
+  weights: Float64Array,
+  network: Network,
+  single: Float64Array,
+  likest: Float64Array,
+): void {
   const { second, rows } = network.pairs;
   const start = firstPair(network);
   for (let i = 0; i < single.length; i++) {
     const h = FIRST_SINGLE + i;
-    const own = single[i] ?? 1;
-    weights[h] = (weights[h] ?? 0) * own;
+    const [own, like] = [single[i] ?? 1, likest[i] ?? 1];
+    weights[h] = (weights[h] ?? 0) * own * like;
     const end = rows[i + 1] ?? 0;
     for (let k = rows[i] ?? 0; k < end; k++) {
-      const factor = own * (single[second[k] ?? 0] ?? 1);
+      const j = second[k] ?? 0;
+      const other = likest[j] ?? 1;
+      const factor = own * (single[j] ?? 1) * (other > like ? other : like);
       weights[start + k] = (weights[start + k] ?? 0) * factor;
     }
   }

@@ -1,5 +1,5 @@
 import type { CauseId, FindingId } from '../knowledge/schema/common.ts';
-import { tabulate } from '../maths.ts';
+import { multiplyInto, tabulate } from '../maths.ts';
 import { likelihoodAt, NONE } from './likelihood.ts';
 import type { Network } from './network.ts';
 import type { Inquiry } from './questions.ts';
@@ -27,8 +27,6 @@ export interface Overturning {
 interface Candidate extends Turn {
   readonly question: string;
   readonly ratio: Float64Array;
-  /** Chance of the answer as things stand. */
-  readonly chance: number;
 }
 
 /** Answers tried together, and how many at most make a set worth saying. */
@@ -36,38 +34,31 @@ const TRIED_TOGETHER = 9;
 /** Sets of answers less likely than this, as things stand, are not worth saying. */
 const LEAST_CHANCE = 0.004;
 
+/** The causes that hypotheses hold, numbered. */
 interface Standing {
-  readonly positions: readonly number[];
-  readonly weights: Float64Array;
-  /** For each of the positions its causes, -1 for none. */
+  /** For each hypothesis the numbers of its causes, {@link NONE} for none. */
   readonly first: Int32Array;
   readonly second: Int32Array;
-  /** Positions in the network of the causes that these hypotheses hold, by which the columns above count. */
+  /** Positions of the numbered causes in the network. */
   readonly causes: readonly number[];
 }
 
-function standingOf({ positions, probabilities, first, second }: Shortlist): Standing {
-  const causes = [...new Set([...first, ...second])].filter((position) => position !== NONE);
-  const column = (position: number): number => causes.indexOf(position);
-  return {
-    positions,
-    weights: probabilities,
-    first: first.map(column),
-    second: second.map(column),
-    causes,
-  };
+function standingOf({ first, second, held }: Shortlist): Standing {
+  const causes = [...held];
+  const numbers = new Map(causes.map((position, number) => [position, number]));
+  const numberOf = (position: number): number => numbers.get(position) ?? NONE;
+  return { first: first.map(numberOf), second: second.map(numberOf), causes };
 }
 
-/** Writes into `sums` the weights of the causes once those of the hypotheses are multiplied by the ratios. */
-function causesAfter(
-  { weights, first, second }: Standing,
-  ratios: readonly Float64Array[],
+/** Writes into `sums` the weights of the causes, given those of the hypotheses. */
+function sumByCause(
+  { first, second }: Standing,
+  weights: Float64Array,
   sums: Float64Array,
 ): Float64Array {
   sums.fill(0);
   for (let k = 0; k < weights.length; k++) {
-    let weight = weights[k] ?? 0;
-    for (let r = 0; r < ratios.length; r++) weight *= ratios[r]?.[k] ?? 1;
+    const weight = weights[k] ?? 0;
     const [i, j] = [first[k] ?? NONE, second[k] ?? NONE];
     if (i !== NONE) sums[i] = (sums[i] ?? 0) + weight;
     if (j !== NONE) sums[j] = (sums[j] ?? 0) + weight;
@@ -87,19 +78,16 @@ function pull(after: Float64Array, leader: number): number {
   return (after[largest(after, leader)] ?? 0) / Math.max(after[leader] ?? 0, 1e-12);
 }
 
+/** Chance that a report is taken back when it is asked about again; our own estimate. */
+const TAKEN_BACK = 0.1;
+
 function candidatesFrom(
   network: Network,
-  standing: Standing,
+  positions: readonly number[],
   valued: readonly Valued[],
   evidence: readonly Weighed[],
   labelOf: (finding: FindingId) => string,
 ): readonly Candidate[] {
-  const { positions, weights } = standing;
-  const chanceOf = (likelihood: Float64Array): number => {
-    let sum = 0;
-    for (let k = 0; k < weights.length; k++) sum += (weights[k] ?? 0) * (likelihood[k] ?? 0);
-    return sum;
-  };
   const answers = valued
     .filter(({ draft, bits }) => draft.kind !== 'plant' && bits > 0)
     .flatMap(({ draft }) =>
@@ -110,26 +98,30 @@ function candidatesFrom(
         takesBack: false,
         question: draft.finding,
         ratio: likelihood,
-        chance: chanceOf(likelihood),
       })),
     );
-  const takenBack = evidence.map(({ finding, value, likelihood }) => {
-    const ratio = tabulate(positions.length, (k) => {
+  const takenBack = evidence.map(({ finding, value, likelihood }) => ({
+    names: finding,
+    label: labelOf(finding),
+    value: !value,
+    takesBack: true,
+    question: finding,
+    ratio: tabulate(positions.length, (k) => {
       const p = likelihoodAt(network, likelihood, positions[k] ?? 0);
       return (1 - p) / p;
-    });
-    const chance = 0.1;
-    return {
-      names: finding,
-      label: labelOf(finding),
-      value: !value,
-      takesBack: true,
-      question: finding,
-      ratio,
-      chance,
-    };
-  });
+    }),
+  }));
   return [...answers, ...takenBack];
+}
+
+/** Answers taken together, and the weights of the hypotheses after them. */
+interface Together {
+  readonly set: readonly Candidate[];
+  /** Place of the last of them in the list of candidates; -1 with none. */
+  readonly last: number;
+  readonly weights: Float64Array;
+  /** Product of their chances as things stand. */
+  readonly chance: number;
 }
 
 /**
@@ -143,49 +135,60 @@ export function whatWouldChange(
   labelOf: (finding: FindingId) => string,
 ): Overturning | null {
   const standing = standingOf(list);
+  const { positions, probabilities, column } = list;
   const sums = new Float64Array(standing.causes.length);
-  const after = (...set: readonly Candidate[]): Float64Array =>
-    causesAfter(
-      standing,
-      set.map(({ ratio }) => ratio),
-      sums,
-    );
-  const leaderAfter = (set: readonly Candidate[]): number => largest(after(...set));
-  const leader = leaderAfter([]);
-  const strongest = candidatesFrom(network, standing, valued, evidence, labelOf)
+  const leaderAfter = (weights: Float64Array): number =>
+    largest(sumByCause(standing, weights, sums));
+  const leader = leaderAfter(probabilities);
+  const product = column();
+  const strongest = candidatesFrom(network, positions, valued, evidence, labelOf)
+    .map((one) => {
+      const sum = multiplyInto(product, probabilities, one.ratio);
+      const chance = one.takesBack ? TAKEN_BACK : sum;
+      return { one, chance, pulls: pull(sumByCause(standing, product, sums), leader) };
+    })
     .filter(({ chance }) => chance >= LEAST_CHANCE)
-    .map((one) => ({ one, pulls: pull(after(one), leader) }))
     .sort((a, b) => b.pulls - a.pulls)
-    .slice(0, TRIED_TOGETHER)
-    .map(({ one }) => one);
-  const found = smallest(strongest, (set) => leaderAfter(set) !== leader);
-  const next = found ? network.causes[standing.causes[leaderAfter(found)] ?? -1] : undefined;
+    .slice(0, TRIED_TOGETHER);
+  const add = (one: Together, last: number): readonly Together[] => {
+    const next = strongest[last];
+    if (!next || one.set.some(({ question }) => question === next.one.question)) return [];
+    const weights = column();
+    multiplyInto(weights, one.weights, next.one.ratio);
+    return [{ set: [...one.set, next.one], last, weights, chance: one.chance * next.chance }];
+  };
+  const nothing = { set: [], last: -1, weights: probabilities, chance: 1 };
+  const found = smallest(
+    nothing,
+    (one) => [...strongest.keys()].slice(one.last + 1).flatMap((last) => add(one, last)),
+    ({ weights }) => leaderAfter(weights) !== leader,
+  );
+  const next = found
+    ? network.causes[standing.causes[leaderAfter(found.weights)] ?? -1]
+    : undefined;
   if (!found || !next) return null;
   return {
     leader: next.id,
-    turns: found.map(({ names, label, value, takesBack }) => ({ names, label, value, takesBack })),
+    turns: found.set.map(({ names, label, value, takesBack }) => ({
+      names,
+      label,
+      value,
+      takesBack,
+    })),
   };
 }
 
-/** The likeliest of the smallest sets of up to three candidates that pass; one answer for each question. */
+/** The likeliest of the smallest sets of up to three candidates that pass. `larger` gives each set grown by one more. */
 function smallest(
-  candidates: readonly Candidate[],
-  passes: (set: readonly Candidate[]) => boolean,
-): readonly Candidate[] | null {
-  let sets: readonly (readonly Candidate[])[] = [[]];
+  nothing: Together,
+  larger: (one: Together) => readonly Together[],
+  passes: (one: Together) => boolean,
+): Together | null {
+  let sets: readonly Together[] = [nothing];
   for (let size = 1; size <= 3; size++) {
-    sets = sets.flatMap((set) => {
-      const last = set.at(-1);
-      const from = last ? candidates.indexOf(last) + 1 : 0;
-      return candidates
-        .slice(from)
-        .filter(({ question }) => set.every((one) => one.question !== question))
-        .map((one) => [...set, one]);
-    });
-    const passing = sets.filter(passes);
-    const chance = (set: readonly Candidate[]): number => set.reduce((p, one) => p * one.chance, 1);
-    const [first, ...rest] = passing;
-    if (first) return rest.reduce((a, b) => (chance(b) > chance(a) ? b : a), first);
+    sets = sets.flatMap(larger);
+    const [first, ...rest] = sets.filter(passes);
+    if (first) return rest.reduce((a, b) => (b.chance > a.chance ? b : a), first);
   }
   return null;
 }

@@ -1,7 +1,6 @@
 import type { Compiled } from '../knowledge/compile.ts';
 import type { CauseId } from '../knowledge/schema/common.ts';
 import type { Likeness } from '../language/descriptions.ts';
-import { tabulate } from '../maths.ts';
 import type { Report } from './evidence.ts';
 import { multiplyAll } from './likelihood.ts';
 import {
@@ -40,15 +39,18 @@ export function causesOf(network: Network, hypothesis: number): readonly CauseId
     .filter((id) => id !== undefined);
 }
 
-function marginals(network: Network, hypotheses: Float64Array): Float64Array {
+/** Brings weights to probabilities in place; returns their sums by cause. */
+function normalise(network: Network, weights: Float64Array, total: number): Float64Array {
   const { second, rows } = network.pairs;
   const start = firstPair(network);
-  const causes = hypotheses.slice(FIRST_SINGLE, start);
+  for (let h = 0; h < start; h++) weights[h] = (weights[h] ?? 0) / total;
+  const causes = weights.slice(FIRST_SINGLE, start);
   for (let i = 0; i < causes.length; i++) {
     const end = rows[i + 1] ?? 0;
     let asFirst = 0;
     for (let k = rows[i] ?? 0; k < end; k++) {
-      const p = hypotheses[start + k] ?? 0;
+      const p = (weights[start + k] ?? 0) / total;
+      weights[start + k] = p;
       const j = second[k] ?? 0;
       asFirst += p;
       causes[j] = (causes[j] ?? 0) + p;
@@ -67,8 +69,7 @@ function posteriorFrom(network: Network, weights: Float64Array, logScale = 0): P
     total += weight;
     if (weight > most) [best, most] = [h, weight];
   }
-  for (let h = 0; h < weights.length; h++) weights[h] = (weights[h] ?? 0) / total;
-  const causes = marginals(network, weights);
+  const causes = normalise(network, weights, total);
   return {
     hypotheses: weights,
     causes,
@@ -108,22 +109,25 @@ export function weighAll(
       ? unmentioned(library, network, reports).map((node) => silenceAbout(node, silence))
       : [];
   const wording = weighLikeness(network, likeness);
-  wording?.multiplyInto(weights);
-  const logScale = multiplyAll(weights, network, [
-    ...evidence.map(({ likelihood }) => likelihood),
-    ...silences,
-  ]);
+  const likelihoods = [...evidence.map(({ likelihood }) => likelihood), ...silences];
+  const logScale = multiplyAll(weights, network, likelihoods, wording?.factors);
   return { posterior: posteriorFrom(network, weights, logScale), evidence, wording };
+}
+
+/** Of two columns, the first over the second; 0 where that is 0. A function of its own, as it then stays compiled. */
+function ratios(a: Float64Array, b: Float64Array): Float64Array {
+  const ratio = new Float64Array(a.length);
+  for (let k = 0; k < ratio.length; k++) {
+    const below = b[k] ?? 0;
+    if (below > 0) ratio[k] = (a[k] ?? 0) / below;
+  }
+  return ratio;
 }
 
 /** Probability of each host of the network, given what was reported. Sums to 1; in the order of `network.hosts`. */
 export function hostChances(network: Network, posterior: Posterior): readonly number[] {
   if (network.hosts.length === 1) return [1];
-  const ratio = tabulate(network.prior.length, (h) => {
-    const prior = network.prior[h] ?? 0;
-    return prior > 0 ? (posterior.hypotheses[h] ?? 0) / prior : 0;
-  });
-  const means = network.means(ratio);
+  const means = network.means(ratios(posterior.hypotheses, network.prior));
   const weights = network.hosts.map(({ share }, h) => share * (means[h] ?? 0));
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   return weights.map((weight) => weight / total);

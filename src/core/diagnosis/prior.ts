@@ -128,6 +128,20 @@ function writePairs(
   }
 }
 
+/** Adds for each host the product of two causes' weights times a value. */
+function addProducts(
+  sums: Float64Array,
+  hosts: readonly Host[],
+  i: number,
+  j: number,
+  value: number,
+): void {
+  for (let h = 0; h < sums.length; h++) {
+    const weights = hosts[h]?.weights;
+    sums[h] = (sums[h] ?? 0) + (weights?.[i] ?? 0) * (weights?.[j] ?? 0) * value;
+  }
+}
+
 /** Sums over the pairs of the products of their weights and a value, parted by how many members vary between the hosts. */
 function sumsOfPairs(
   values: Float64Array,
@@ -152,10 +166,7 @@ function sumsOfPairs(
         if (varies) withOne[i] = (withOne[i] ?? 0) + value * (common[j] ?? 0);
         else same += own * value * (common[j] ?? 0);
       } else if (!varies) withOne[j] = (withOne[j] ?? 0) + value * own;
-      else
-        hosts.forEach(({ weights }, h) => {
-          sums[h] = (sums[h] ?? 0) + (weights[i] ?? 0) * (weights[j] ?? 0) * value;
-        });
+      else addProducts(sums, hosts, i, j, value);
     }
   }
   return tabulate(hosts.length, (h) => {

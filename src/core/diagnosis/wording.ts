@@ -2,7 +2,7 @@ import type { FindingId } from '../knowledge/schema/common.ts';
 import { findingIdSchema } from '../knowledge/schema/common.ts';
 import type { Likeness } from '../language/descriptions.ts';
 import { NONE } from './likelihood.ts';
-import { firstPair, FIRST_SINGLE, type Network } from './network.ts';
+import type { Network } from './network.ts';
 import type { Weighed } from './weigh.ts';
 
 /** Stands among the arguments for the likeness of the words as a whole; no finding of the library. */
@@ -18,8 +18,8 @@ const MOST_NATS = 4;
 
 /** The likeness of the words to the causes' descriptions, as a weak piece of evidence. */
 export interface Wording extends Weighed {
-  /** Multiplies weights of hypotheses in place; a pair is as like as its likest member. */
-  readonly multiplyInto: (weights: Float64Array) => void;
+  /** What the likeness makes of each cause, as a factor, by position; a pair takes that of its likest member. */
+  readonly factors: Float64Array;
 }
 
 /** Weighs the likeness of words; null when nothing is alike. */
@@ -39,24 +39,6 @@ export function weighLikeness(network: Network, likeness: Likeness): Wording | n
     value: true,
     sure: 1,
     likelihood: { touches, unknown: 1, under: (i, j) => Math.max(of(i), of(j)), missed: null },
-    multiplyInto: (weights) => {
-      multiplyByLikest(weights, network, factors);
-    },
+    factors,
   };
-}
-
-/** Nearly every cause has some word in common, so each hypothesis is looked at. */
-function multiplyByLikest(weights: Float64Array, network: Network, factors: Float64Array): void {
-  const { second, rows } = network.pairs;
-  const start = firstPair(network);
-  for (let i = 0; i < factors.length; i++) {
-    const h = FIRST_SINGLE + i;
-    const own = factors[i] ?? 1;
-    weights[h] = (weights[h] ?? 0) * own;
-    const end = rows[i + 1] ?? 0;
-    for (let k = rows[i] ?? 0; k < end; k++) {
-      const other = factors[second[k] ?? 0] ?? 1;
-      weights[start + k] = (weights[start + k] ?? 0) * (other > own ? other : own);
-    }
-  }
 }

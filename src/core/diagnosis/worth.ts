@@ -1,5 +1,5 @@
 import type { Decision } from '../advice/decision.ts';
-import { entropyNats } from '../maths.ts';
+import { entropyNats, multiplyInto } from '../maths.ts';
 import type { Draft, PossibleAnswer } from './drafts.ts';
 import type { Shortlist } from './shortlist.ts';
 
@@ -33,17 +33,6 @@ export interface Valued {
   readonly bits: number;
 }
 
-/** Writes the joint of an answer and the hypotheses; returns its sum, the chance of the answer. */
-function joinInto(joint: Float64Array, weights: Float64Array, likelihood: Float64Array): number {
-  let chance = 0;
-  for (let k = 0; k < joint.length; k++) {
-    const weight = (weights[k] ?? 0) * (likelihood[k] ?? 0);
-    joint[k] = weight;
-    chance += weight;
-  }
-  return chance;
-}
-
 /** The answer is as likely under every hypothesis looked at, so it tells nothing. */
 function isFlat({ likelihood }: PossibleAnswer): boolean {
   const [first = 0] = likelihood;
@@ -73,7 +62,7 @@ export function valueDrafts(
     if (answers.every(isFlat)) return { draft, worth: -costOf(draft), bits: 0 };
     let [gain, nats] = [now, entropy];
     answers.forEach(({ likelihood }, n) => {
-      const chance = joinInto(joint, probabilities, likelihood);
+      const chance = multiplyInto(joint, probabilities, likelihood);
       // H(joint / chance) x chance, without dividing each part.
       if (chance > 0) nats -= entropyNats(joint) + chance * Math.log(chance);
       if (draft.kind !== 'finding') gain -= decision.bestLoss(joint);
@@ -98,7 +87,7 @@ function lossAfter(
 ): number {
   let loss = 0;
   for (const { likelihood } of answers) {
-    joinInto(joint, weights, likelihood);
+    multiplyInto(joint, weights, likelihood);
     loss += decision.bestLoss(joint);
   }
   return loss;
@@ -114,7 +103,7 @@ function lossAfterTwo(
   const [joint, further] = [list.column(), list.column()];
   let loss = 0;
   for (const { likelihood } of first.draft.answers) {
-    const chance = joinInto(joint, list.probabilities, likelihood);
+    const chance = multiplyInto(joint, list.probabilities, likelihood);
     let least = decision.bestLoss(joint);
     for (const { draft } of others) {
       const after = lossAfter(joint, draft.answers, decision, further);

@@ -1,7 +1,7 @@
 import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
 import { causeId, circumstancesAt, plantId } from '../../../tests/support/setting.ts';
 import { buildNetwork, FIRST_SINGLE } from '../diagnosis/network.ts';
-import { likelihoodAt } from '../diagnosis/likelihood.ts';
+import { likelihoodAt, multiplyAll } from '../diagnosis/likelihood.ts';
 import { weighAll } from '../diagnosis/posterior.ts';
 import { weighLikeness } from '../diagnosis/wording.ts';
 import { likeness } from './descriptions.ts';
@@ -40,7 +40,7 @@ it('moves a cause by no more than a weak sign, and weighs pairs by their likest 
   const wording = weighLikeness(network, of);
   if (!wording) throw new Error('nothing weighed');
   const weights = network.prior.slice();
-  wording.multiplyInto(weights);
+  multiplyAll(weights, network, [], wording.factors);
   network.prior.forEach((p, h) => {
     expect(weights[h]).toBeCloseTo(p * likelihoodAt(network, wording.likelihood, h), 12);
   });

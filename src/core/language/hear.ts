@@ -194,7 +194,9 @@ const TELLS_PLAINLY = 3;
 
 /** How commonly each finding is shown on the plants spoken of, where it can be told of them; null when none is known. */
 function tellable(ear: Ear, plants: readonly PlantId[]): ReadonlyMap<FindingId, number> | null {
-  if (plants.length === 0) return null;
+  const [only] = plants;
+  if (only === undefined) return null;
+  if (plants.length === 1) return ear.shownOn(only);
   return new Map(plants.flatMap((plant) => [...ear.shownOn(plant)]));
 }
 

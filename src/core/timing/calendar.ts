@@ -66,9 +66,25 @@ export function dayAtIndex(year: number, index: number): Day {
   const rounded = Math.round(index);
   const wholeYears = Math.floor(rounded / DAYS_IN_YEAR);
   const position = rounded - wholeYears * DAYS_IN_YEAR;
-  let month = 12;
-  while (month > 1 && (MONTH_STARTS[month - 1] ?? 0) > position) month--;
-  return dayOf(year + wholeYears, month, position - (MONTH_STARTS[month - 1] ?? 0) + 1);
+  const first = newYear(year + wholeYears);
+  const isLeap = newYear(year + wholeYears + 1) - first > DAYS_IN_YEAR;
+  return asDay(first + position + (isLeap && position > LAST_OF_FEBRUARY ? 1 : 0));
+}
+
+const LAST_OF_FEBRUARY = 58;
+
+/** 1 January of a year, by the rule of the Gregorian calendar. */
+function newYear(year: number): number {
+  const before = year - 1;
+  const leapDays = Math.floor(before / 4) - Math.floor(before / 100) + Math.floor(before / 400);
+  return DAYS_IN_YEAR * (year - 1970) + leapDays - 477;
+}
+
+/** Year of a day. */
+export function yearOf(day: Day): number {
+  const guess = 1970 + Math.floor(day / 365.2425);
+  if (newYear(guess) > day) return guess - 1;
+  return newYear(guess + 1) <= day ? guess + 1 : guess;
 }
 
 /** First and last position of each month in a 365-day year. */

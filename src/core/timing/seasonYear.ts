@@ -41,7 +41,8 @@ export function meanAt(year: SeasonYear, position: number): number {
   return ((year.minCelsius[position] ?? 0) + (year.maxCelsius[position] ?? 0)) / 2;
 }
 
-const heatOf = new WeakMap<SeasonYear, Map<number, Float64Array>>();
+/** By the minima, which no two years share but those that differ in what was derived from them. */
+const heatOf = new WeakMap<Float64Array, Map<number, Float64Array>>();
 
 /** Gauss and Hermite's three points of a normal distribution: departures in standard deviations, and weights. */
 const OUTER = Math.sqrt(3);
@@ -63,8 +64,8 @@ function expectedHeat(min: number, max: number, spread: number, baseCelsius: num
  * known weather count as they were.
  */
 export function accumulate(year: SeasonYear, baseCelsius: number): Float64Array {
-  const kept = heatOf.get(year) ?? new Map<number, Float64Array>();
-  heatOf.set(year, kept);
+  const kept = heatOf.get(year.minCelsius) ?? new Map<number, Float64Array>();
+  heatOf.set(year.minCelsius, kept);
   const known = kept.get(baseCelsius);
   if (known) return known;
   const totals = new Float64Array(DAYS_IN_YEAR);

@@ -1,5 +1,5 @@
 import type { MonthDay, SeasonName, StageDay, WindowRule } from '../knowledge/schema/window.ts';
-import { civil, dayAtIndex, dayIndex, DAYS_IN_YEAR, type Day } from './calendar.ts';
+import { dayAtIndex, dayIndex, DAYS_IN_YEAR, yearOf, type Day } from './calendar.ts';
 import { accumulate, reachedAt, type SeasonYear } from './seasonYear.ts';
 
 /** First and last day of something. */
@@ -33,7 +33,8 @@ const MOST_HEAT = 1.3;
 
 /** Share of a half-year's heat, 0 to 1, to progress through it, 0 to 1: at first by heat itself, at the end by the share. */
 function progress(share: number, heat: number): number {
-  return share * heat + share ** 4 * (1 - heat);
+  const squared = share * share;
+  return share * heat + squared * squared * (1 - heat);
 }
 
 const progressOf = new WeakMap<SeasonYear, Float64Array>();
@@ -248,7 +249,7 @@ export function windowState(
   if (positions === 'watch') {
     return { kind: 'watch', note: 'go by the plant itself; the library has no date for that here' };
   }
-  const thisYear = civil(today).year;
+  const thisYear = yearOf(today);
   let closedSince: Day | null = null;
   for (const year of [thisYear - 1, thisYear, thisYear + 1, thisYear + 2]) {
     const own = known?.year === year ? known.positions : positions;
