@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { decibans, entropyNats, percentile, sum, tabulate } from './maths.ts';
+import {
+  columnMaker,
+  decibans,
+  entropyNats,
+  multiplyInto,
+  percentile,
+  sum,
+  tabulate,
+} from './maths.ts';
 
 it('counts ten decibans for each ten times as likely', () => {
   expect(decibans(1)).toBe(0);
@@ -53,4 +61,17 @@ it('tabulates and sums', () => {
   expect([...tabulate(4, (i) => i * i)]).toEqual([0, 1, 4, 9]);
   expect(sum([1, 2, 3.5])).toBe(6.5);
   expect(sum([])).toBe(0);
+});
+
+it('makes columns that share nothing, however many', () => {
+  const column = columnMaker(3, 2);
+  const made = Array.from({ length: 5 }, () => column());
+  made.forEach((one, n) => one.fill(n + 1));
+  expect(made.map((one) => [...one])).toEqual([1, 2, 3, 4, 5].map((n) => [n, n, n]));
+});
+
+it('multiplies columns and sums the products', () => {
+  const products = new Float64Array(3);
+  expect(multiplyInto(products, Float64Array.of(1, 2, 3), Float64Array.of(4, 0, 0.5))).toBe(5.5);
+  expect([...products]).toEqual([4, 0, 1.5]);
 });

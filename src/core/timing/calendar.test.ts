@@ -3,11 +3,13 @@ import {
   addDays,
   civil,
   dayAtIndex,
+  dayIndex,
   dayInWords,
   dayOf,
   indexOfDay,
   isoDay,
   parseDay,
+  yearOf,
 } from './calendar.ts';
 
 describe('parseDay', () => {
@@ -47,4 +49,20 @@ it('names the year only when it differs', () => {
   expect(dayInWords(dayOf(2026, 5, 19), today)).toBe('19 May');
   expect(dayInWords(dayOf(2027, 4, 20), today)).toBe('20 April 2027');
   expect(civil(today)).toEqual({ year: 2026, month: 6, dayOfMonth: 13 });
+});
+
+it('places days and years as the calendar of the language does, leap years and centuries too', () => {
+  const years = fc.integer({ min: 1897, max: 2203 });
+  fc.assert(
+    fc.property(years, fc.integer({ min: 1, max: 12 }), fc.nat(27), (year, month, more) => {
+      const day = dayOf(year, month, more + 1);
+      expect(yearOf(day)).toBe(year);
+      expect(dayAtIndex(year, dayIndex(month, more + 1))).toBe(day);
+    }),
+  );
+  for (const year of [1899, 1900, 1999, 2000, 2024, 2099, 2100]) {
+    expect(yearOf(dayOf(year, 1, 1))).toBe(year);
+    expect(yearOf(dayOf(year, 12, 31))).toBe(year);
+    expect(dayAtIndex(year, 364)).toBe(dayOf(year, 12, 31));
+  }
 });
