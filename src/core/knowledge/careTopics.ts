@@ -1,3 +1,9 @@
+import {
+  findingIdSchema,
+  treatmentIdSchema,
+  type FindingId,
+  type TreatmentId,
+} from './schema/common.ts';
 import { causeSchema, type CareTopic, type Cause } from './schema/cause.ts';
 import { findingSchema, type Finding } from './schema/finding.ts';
 import { treatmentSchema, type Treatment } from './schema/treatment.ts';
@@ -5,7 +11,7 @@ import { midSentence } from '../midSentence.ts';
 
 /** Id of the finding that the enquirer asks about a topic. */
 const ASKING = 'asks-';
-const askingFor = (topicId: string): string => `${ASKING}${topicId}`;
+const askingFor = (topicId: string): FindingId => findingIdSchema.parse(`${ASKING}${topicId}`);
 
 /** True for the finding that a care topic is asked about. */
 export const isAsking = (finding: string): boolean => finding.startsWith(ASKING);
@@ -15,56 +21,72 @@ export function isCareTopic(cause: Cause): boolean {
   return askingFor(cause.id) in cause.findings;
 }
 
+/** What the parts of all topics have in common, with the defaults of their schemas. */
+const ANY_CAUSE = causeSchema.parse({
+  id: 'care',
+  name: 'Care',
+  category: 'care',
+  hosts: {},
+  common: 'occasional',
+  findings: {},
+  harm: { looks: 'moderate', pace: 'months' },
+  say: 'What to do, and when.',
+  source: 'practice',
+});
+const ANY_FINDING = findingSchema.parse({
+  id: 'asks',
+  part: 'history',
+  kind: 'context',
+  label: 'Asks',
+  question: 'Is your question about this?',
+  seconds: 5,
+  background: 'telltale',
+  noticeable: true,
+  askable: false,
+  source: 'practice',
+});
+const ANY_STEP = treatmentSchema.parse({
+  id: 'step',
+  name: 'Step',
+  rung: 'hand',
+  text: 'What to do, and when.',
+  source: 'practice',
+});
+
 /**
  * A care topic takes part in the weighing as a cause of category `care` with one telling finding:
  * that the enquirer asks about it.
  */
 export function careCause(topic: CareTopic): Cause {
-  return causeSchema.parse({
-    id: topic.id,
-    name: topic.name,
-    aliases: topic.aliases,
-    category: 'care',
-    hosts: topic.hosts,
-    common: 'occasional',
-    findings: { [askingFor(topic.id)]: 'always' },
-    harm: { looks: 'moderate', pace: 'months' },
-    say: topic.say,
-    treatments: topic.steps.map((_, i) => ({ use: `${topic.id}-${i + 1}`, effect: 'good' })),
-    avoid: topic.avoid,
-    cautions: topic.cautions,
-    lookAgainDays: topic.lookAgainDays,
-    source: topic.source,
-  });
+  const { id, name, aliases, hosts, say, avoid, cautions, lookAgainDays, source } = topic;
+  return {
+    ...ANY_CAUSE,
+    ...{ id, name, aliases, hosts, say, avoid, cautions, lookAgainDays, source },
+    findings: { [askingFor(id)]: 'always' },
+    treatments: topic.steps.map((_, i) => ({ use: stepId(topic, i), effect: 'good' })),
+  };
 }
 
 /** The finding that the enquirer asks about a topic. */
-export function careFinding(topic: CareTopic): Finding {
-  return findingSchema.parse({
-    id: askingFor(topic.id),
-    part: 'history',
-    kind: 'context',
-    label: `Asks: ${topic.name}`,
-    question: `Is your question about this: ${midSentence(topic.name)}?`,
-    seconds: 5,
-    background: 'telltale',
-    noticeable: true,
-    askable: false,
-    phrases: topic.phrases,
-    source: topic.source,
-  });
+export function careFinding({ id, name, phrases, source }: CareTopic): Finding {
+  return {
+    ...ANY_FINDING,
+    id: askingFor(id),
+    label: `Asks: ${name}`,
+    question: `Is your question about this: ${midSentence(name)}?`,
+    phrases,
+    source,
+  };
 }
+
+const stepId = ({ id }: CareTopic, step: number): TreatmentId =>
+  treatmentIdSchema.parse(`${id}-${step + 1}`);
 
 /** The steps of a topic as practices of the ladder. */
 export function careTreatments(topic: CareTopic): readonly Treatment[] {
-  return topic.steps.map((step, i) => {
-    const treatment = treatmentSchema.parse({
-      id: `${topic.id}-${i + 1}`,
-      name: topic.name,
-      rung: step.rung,
-      text: step.text,
-      source: topic.source,
-    });
-    return step.when === undefined ? treatment : { ...treatment, when: step.when };
+  const { name, source } = topic;
+  return topic.steps.map(({ rung, text, when }, i) => {
+    const treatment = { ...ANY_STEP, id: stepId(topic, i), name, rung, text, source };
+    return when === undefined ? treatment : { ...treatment, when };
   });
 }

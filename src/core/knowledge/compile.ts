@@ -106,6 +106,7 @@ export function compileLibrary(library: Library): Compiled {
   const phrases = allFindings.flatMap((finding) =>
     finding.phrases.map((text) => compilePhrase(text, finding, classes)),
   );
+  const phraseUses = countUses(phrases);
   const groupMembers = new Map<string, Finding[]>();
   for (const finding of library.findings) {
     if (finding.group === undefined) continue;
@@ -123,8 +124,8 @@ export function compileLibrary(library: Library): Compiled {
     places: library.places,
     taxonomy,
     plantNames: buildPlantNames(library.plants),
-    phrases: buildPhraseIndex(phrases),
-    phraseUses: countUses(phrases),
+    phrases: buildPhraseIndex(phrases, phraseUses),
+    phraseUses,
     implied,
     strengths,
     descriptions: once(() =>

@@ -80,28 +80,43 @@ function termStems(term: string, classes: WordClasses): ReadonlySet<string> {
   return stems;
 }
 
+const denials = new WeakMap<ReadonlySet<string>, boolean>();
+
+/** Whether a term has a word of denial among its words; looked at once for each term. */
+function isDenial(term: ReadonlySet<string>): boolean {
+  const known = denials.get(term);
+  if (known !== undefined) return known;
+  let found = false;
+  for (const word of term) found ||= NEGATORS.has(word);
+  denials.set(term, found);
+  return found;
+}
+
 /** Reads one phrase. Unknown classes give an empty term, which never matches; the checks of the library report them. */
 export function compilePhrase<Target>(
   text: string,
   target: Target,
   classes: WordClasses,
 ): Phrase<Target> {
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const ordered = words[0] === '>';
-  const reachWord = words.find((word) => /^~\d+$/.test(word));
-  const without = words
-    .filter((word) => word.startsWith('-'))
-    .flatMap((word) => [...termStems(word.slice(1), classes)]);
-  const terms = words
-    .filter((word) => word !== '>' && word !== NEEDS_PART && !/^[-~]/.test(word))
-    .map((word) => termStems(word, classes));
+  const terms: ReadonlySet<string>[] = [];
+  const without = new Set<string>();
+  let [reach, ordered, needsPart]: [number | null, boolean, boolean] = [null, false, false];
+  for (const word of text.toLowerCase().split(/\s+/)) {
+    const [mark] = word;
+    if (mark === undefined) continue;
+    if (word === '>') ordered = true;
+    else if (word === NEEDS_PART) needsPart = true;
+    else if (mark === '~') reach = Number(word.slice(1));
+    else if (mark === '-') for (const one of termStems(word.slice(1), classes)) without.add(one);
+    else terms.push(termStems(word, classes));
+  }
   return {
     target,
     terms,
-    without: new Set(without),
-    reach: reachWord === undefined ? terms.length + EXTRA_REACH : Number(reachWord.slice(1)),
+    without,
+    reach: reach ?? terms.length + EXTRA_REACH,
     ordered,
-    needsPart: words.includes(NEEDS_PART),
-    negates: terms.some((term) => [...term].some((word) => NEGATORS.has(word))),
+    needsPart,
+    negates: terms.some((term) => isDenial(term)),
   };
 }

@@ -24,7 +24,10 @@ const WORDS_PER_PAUSE = 2;
 const FURTHER = 5;
 
 /** How many phrases each stem stands in. */
-export function countUses<Target>(phrases: readonly Phrase<Target>[]): ReadonlyMap<string, number> {
+export type Uses = ReadonlyMap<string, number>;
+
+/** Counts {@link Uses}. */
+export function countUses<Target>(phrases: readonly Phrase<Target>[]): Uses {
   // Equal terms are the same set, so that each is walked once.
   const times = new Map<ReadonlySet<string>, number>();
   for (const { terms } of phrases)
@@ -43,9 +46,7 @@ interface Anchored<Target> {
 }
 
 /** Tells by which term a phrase is looked up: the one whose words stand in the fewest other phrases. */
-function makeRarestTerm<Target>(
-  uses: ReadonlyMap<string, number>,
-): (phrase: Phrase<Target>) => number {
+function makeRarestTerm<Target>(uses: Uses): (phrase: Phrase<Target>) => number {
   const counts = new Map<ReadonlySet<string>, number>();
   const countOf = (term: ReadonlySet<string>): number => {
     const known = counts.get(term);
@@ -153,16 +154,16 @@ function matchAround<Target>(
   return { phrase, positions, far: positions.length < terms.length || words >= phrase.reach };
 }
 
-/** Phrases by the words that they are looked up by, and what terms each stem belongs to. */
+/** Phrases by the words that they are looked up by, a list for each term, and what terms each stem belongs to. */
 interface Tables<Target> {
-  readonly anchored: ReadonlyMap<string, readonly Anchored<Target>[]>;
+  readonly anchored: ReadonlyMap<string, readonly (readonly Anchored<Target>[])[]>;
   readonly termsOf: ReadonlyMap<string, Int32Array>;
   /** How many terms there are. */
   readonly count: number;
 }
 
-function buildTables<Target>(phrases: readonly Phrase<Target>[]): Tables<Target> {
-  const rarestTerm = makeRarestTerm<Target>(countUses(phrases));
+function buildTables<Target>(phrases: readonly Phrase<Target>[], uses: Uses): Tables<Target> {
+  const rarestTerm = makeRarestTerm<Target>(uses);
   const numbers = new Map<ReadonlySet<string>, number>();
   const termsOf = new Map<string, number[]>();
   const numberOf = (term: ReadonlySet<string>): number => {
@@ -173,12 +174,15 @@ function buildTables<Target>(phrases: readonly Phrase<Target>[]): Tables<Target>
     for (const word of term) push(termsOf, word, number);
     return number;
   };
-  const anchored = new Map<string, Anchored<Target>[]>();
+  const byTerm = new Map<ReadonlySet<string>, Anchored<Target>[]>();
   for (const phrase of phrases) {
     const anchorTerm = rarestTerm(phrase);
+    const term = phrase.terms[anchorTerm];
     const entry = { phrase, terms: phrase.terms.map(numberOf), anchorTerm };
-    for (const word of phrase.terms[anchorTerm] ?? []) push(anchored, word, entry);
+    if (term) push(byTerm, term, entry);
   }
+  const anchored = new Map<string, Anchored<Target>[][]>();
+  for (const [term, entries] of byTerm) for (const word of term) push(anchored, word, entries);
   return {
     anchored,
     count: numbers.size,
@@ -186,7 +190,7 @@ function buildTables<Target>(phrases: readonly Phrase<Target>[]): Tables<Target>
   };
 }
 
-function push<V>(lists: Map<string, V[]>, key: string, value: V): void {
+function push<K, V>(lists: Map<K, V[]>, key: K, value: V): void {
   const list = lists.get(key);
   if (list) list.push(value);
   else lists.set(key, [value]);
@@ -217,8 +221,11 @@ function mayMatch<Target>(
  * stem, a phrase is dropped at once when a term of it stands nowhere in the sentence, and the others look a few words to
  * either side.
  */
-export function buildPhraseIndex<Target>(phrases: readonly Phrase<Target>[]): PhraseIndex<Target> {
-  const { anchored, termsOf, count } = buildTables(phrases);
+export function buildPhraseIndex<Target>(
+  phrases: readonly Phrase<Target>[],
+  uses: Uses = countUses(phrases),
+): PhraseIndex<Target> {
+  const { anchored, termsOf, count } = buildTables(phrases, uses);
   const presence = new Presence(termsOf, count);
   return (tokens, understood = NOTHING) => {
     const implied = new Set([...understood].flatMap((word) => [...(termsOf.get(word) ?? [])]));
@@ -228,11 +235,12 @@ export function buildPhraseIndex<Target>(phrases: readonly Phrase<Target>[]): Ph
       const [from, to] = [starts[s] ?? 0, starts[s + 1] ?? 0];
       presence.read(tokens, from, to);
       for (let anchor = from; anchor < to; anchor++)
-        for (const entry of anchored.get(tokens[anchor]?.stem ?? '') ?? []) {
-          if (!mayMatch(entry, presence, implied)) continue;
-          const match = matchAround(tokens, entry, anchor, presence);
-          if (match) found.push(match);
-        }
+        for (const entries of anchored.get(tokens[anchor]?.stem ?? '') ?? [])
+          for (const entry of entries) {
+            if (!mayMatch(entry, presence, implied)) continue;
+            const match = matchAround(tokens, entry, anchor, presence);
+            if (match) found.push(match);
+          }
     }
     return found;
   };
