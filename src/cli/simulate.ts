@@ -98,23 +98,35 @@ function consultOne(
   }
 }
 
-/** Predicted and true shares of causes, by tenths of the predicted probability. */
+/**
+ * Predicted and true shares of causes, by tenths of the predicted probability. What is thought of one enquirer hangs
+ * together, so a cause counts once in a tenth, when its probability first comes there: later statements of the same
+ * kind would only repeat it.
+ */
 class Calibration {
-  readonly #bins = Array.from({ length: 10 }, () => ({ n: 0, predicted: 0, true: 0 }));
+  readonly #tenths = Array.from({ length: 10 }, () => ({ n: 0, predicted: 0, true: 0 }));
+  #counted = new Set<number>();
+
+  /** Begins a new run of questions. */
+  begin(): void {
+    this.#counted = new Set();
+  }
 
   add(network: Network, posterior: Posterior, hypothesis: number): void {
     const inside = positionsIn(network, hypothesis);
     posterior.causes.forEach((p, i) => {
-      const bin = this.#bins[Math.min(9, Math.floor(p * 10))];
-      if (!bin || p < LEAST_SHOWN) return;
-      bin.n++;
-      bin.predicted += p;
-      bin.true += inside.includes(i) ? 1 : 0;
+      const number = Math.min(9, Math.floor(p * 10));
+      const tenth = this.#tenths[number];
+      if (!tenth || p < LEAST_SHOWN || this.#counted.has(10 * i + number)) return;
+      this.#counted.add(10 * i + number);
+      tenth.n++;
+      tenth.predicted += p;
+      tenth.true += inside.includes(i) ? 1 : 0;
     });
   }
 
   print(): void {
-    for (const { n, predicted, true: right } of this.#bins) {
+    for (const { n, predicted, true: right } of this.#tenths) {
       const [said, was] = [(100 * predicted) / n, (100 * right) / n];
       const error = Math.sqrt((was * (100 - was)) / n);
       console.log(
@@ -141,6 +153,7 @@ for (let n = 0; n < CASES; n++) {
   if (!network) continue;
   const enquirer = drawEnquirer(library, network, SEED + n);
   for (const [name, choose] of Object.entries(STRATEGIES)) {
+    calibration.begin();
     const standings = consultOne(
       network,
       enquirer,

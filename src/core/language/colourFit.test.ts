@@ -1,0 +1,36 @@
+import { fitsColours } from './colourFit.ts';
+import { stem } from './stem.ts';
+import { tokenize } from './tokens.ts';
+
+/** Whether a reading of these words of a text, the parts of the plant among them told apart, keeps its colours. */
+const fits = (text: string, words: string): boolean => {
+  const tokens = tokenize(text);
+  const wanted = tokenize(words).map(({ stem }) => stem);
+  const positions = wanted.map((one) => tokens.findIndex(({ stem }) => stem === one));
+  expect(positions).not.toContain(-1);
+  const telling = positions.filter((i) => tokens[i]?.stem !== stem('leaves'));
+  return fitsColours(tokens, positions, telling);
+};
+
+it('gives a colour to the mark it stands before', () => {
+  expect(fits('the leaves have brown streaks', 'leaves brown')).toBe(false);
+  expect(fits('the leaves have brown streaks', 'brown streaks')).toBe(true);
+  expect(fits('spots with a yellow edge on the leaf', 'leaf yellow')).toBe(false);
+  expect(fits('tiny black flies over the leaves', 'leaves black')).toBe(false);
+});
+
+it('looks past other colours and small words on the way', () => {
+  expect(fits('leaves with brown and black round spots', 'leaves brown')).toBe(false);
+  expect(fits('leaves with brown and black round spots', 'black spots')).toBe(true);
+});
+
+it('leaves a colour to the plant where no mark follows', () => {
+  expect(fits('the leaves are yellow, spots came later', 'leaves yellow')).toBe(true);
+  expect(fits('yellow leaves. Spots came later', 'leaves yellow')).toBe(true);
+  expect(fits('yellow leaves with spots', 'leaves yellow')).toBe(true);
+  expect(fits('spots on leaves that turn yellow', 'leaves yellow')).toBe(true);
+});
+
+it('says nothing of words that tell more than colours', () => {
+  expect(fits('leaves curled with yellow edges', 'leaves curled yellow')).toBe(true);
+});

@@ -1,0 +1,45 @@
+import { stemSet } from './stem.ts';
+import type { Token } from './tokens.ts';
+
+const COLOURS = stemSet(
+  'yellow yellowish golden gold orange orangey red reddish rusty pink purple purplish blue bluish green greenish brown brownish tan beige black blackish dark gray grayish grey silver silvery white whitish cream creamy pale',
+);
+
+/** What has a colour of its own, apart from the part of the plant it is on. */
+const COLOURED_THINGS = stemSet(
+  'spot spots speck specks fleck dot dots blotch blotches patch ring rings halo halos streak streaks stripe stripes line lines band bands mottling edge edges border margin rim tip tips vein veins bump bumps lump blister pustule scab crust powder dust fuzz fur mold mould mildew growth ooze sap gum slime frass sawdust worm grub bug beetle fly caterpillar larva egg scale thread spore',
+);
+
+/** Words that may stand between a colour and its thing. */
+const BETWEEN = stemSet(
+  'and or to little small tiny big large round raised sunken concentric irregular fuzzy fluffy powdery sticky hard soft dead dried wet looking colored coloured ish',
+);
+const FURTHEST = 4;
+
+/** The thing that a colour is said of where it stands before its name: in "leaves with brown streaks" the streaks. */
+function thingOf(tokens: readonly Token[], colour: number): number | null {
+  for (let i = colour + 1; i <= colour + FURTHEST; i++) {
+    const token = tokens[i];
+    if (!token || token.pauseBefore || token.sentence !== tokens[colour]?.sentence) return null;
+    if (COLOURED_THINGS.has(token.stem)) return i;
+    if (!COLOURS.has(token.stem) && !BETWEEN.has(token.stem)) return null;
+  }
+  return null;
+}
+
+/**
+ * Whether words that tell of nothing but colours keep them: each is said of a thing among the words, or of no thing that
+ * has a name here. `telling` are those of the words that tell more than which part is meant.
+ */
+export function fitsColours(
+  tokens: readonly Token[],
+  positions: readonly number[],
+  telling: readonly number[],
+): boolean {
+  const isColour = (i: number): boolean => COLOURS.has(tokens[i]?.stem ?? '');
+  if (!telling.every(isColour)) return true;
+  return telling.every((i) => {
+    const thing = thingOf(tokens, i);
+    return thing === null || positions.includes(thing);
+  });
+}
