@@ -45,7 +45,7 @@ const TOLD_ON: Readonly<Record<Part, readonly Region[] | null>> = {
 
 /** How far the word for the part may stand before and after what is told of it. */
 const LOOK_BACK = 10;
-const LOOK_AHEAD = 5;
+const LOOK_AHEAD = 6;
 
 /** Words after which something else is told of. */
 const JOINS = stemSet('and but while which or');
