@@ -7,6 +7,7 @@ import type { Argument } from '../core/diagnosis/explain.ts';
 import type { Experience } from '../core/diagnosis/learning.ts';
 import type { Compiled } from '../core/knowledge/compile.ts';
 import type { CauseId, FindingId, PlantId } from '../core/knowledge/schema/common.ts';
+import { onNarrowLeaf } from '../core/knowledge/schema/plate.ts';
 import { fail, ok, type Result } from '../core/result.ts';
 import { findPlants } from '../core/language/plantNames.ts';
 import { tokenize } from '../core/language/tokens.ts';
@@ -152,11 +153,15 @@ function labelOf(library: Compiled, id: FindingId): string {
   return library.findings.get(id)?.label ?? id;
 }
 
-/** Parameters of the drawing of a finding; a question may also be about a group or a plant, which have none. */
-function plateOf(library: Compiled, id: string): string | null {
+/** Parameters of the drawing of a finding on a plant; a question may also be about a group or a plant, which have none. */
+function platesOn(library: Compiled, plant: PlantId | null): (id: string) => string | null {
   const findings: ReadonlyMap<string, Finding> = library.findings;
-  const plate = findings.get(id)?.plate;
-  return plate === undefined || plate === 'none' ? null : plate;
+  const narrow = plant !== null && library.taxonomy.traits(plant).narrowLeaf === true;
+  return (id) => {
+    const plate = findings.get(id)?.plate;
+    if (plate === undefined || plate === 'none') return null;
+    return narrow ? onNarrowLeaf(plate) : plate;
+  };
 }
 
 function describeArguments(library: Compiled, list: readonly Argument[]) {
@@ -225,6 +230,7 @@ function describeAdvice({ advice }: Consultation): ConsultResponse['advice'] {
 }
 
 function toResponse(library: Compiled, set: PlantId | null, found: Consultation): ConsultResponse {
+  const plateOf = platesOn(library, set ?? found.plants[0]?.plant ?? null);
   return {
     plant: describePlants(library, found, set),
     parts: found.parts.map(({ plant, words }) => ({ ...describePlant(library, plant), words })),
@@ -251,8 +257,8 @@ function toResponse(library: Compiled, set: PlantId | null, found: Consultation)
       how,
       seconds,
       worth: round(worth, 3),
-      plate: plateOf(library, finding),
-      choices: choices.map((choice) => ({ ...choice, plate: plateOf(library, choice.finding) })),
+      plate: plateOf(finding),
+      choices: choices.map((choice) => ({ ...choice, plate: plateOf(choice.finding) })),
     })),
     settled: found.settled.settled,
     settledWhy: { reason: found.settled.reason, sample: found.settled.sample },

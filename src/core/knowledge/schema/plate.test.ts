@@ -1,4 +1,4 @@
-import { readPlate } from './plate.ts';
+import { onNarrowLeaf, readPlate } from './plate.ts';
 
 it('reads a figure, its colours, its form and its marks', () => {
   const reading = readPlate(
@@ -38,4 +38,12 @@ it.each([
   if (reading.ok) throw new Error('was read');
   expect(reading.error.word).toBe(word);
   expect(reading.error.expected).toContain(instead);
+});
+
+it('draws a flat leaf narrow on a plant with blades, and leaves other figures as they are', () => {
+  expect(onNarrowLeaf('leaf, edge brown')).toBe('leaf, narrow, edge brown');
+  expect(onNarrowLeaf('leaf')).toBe('leaf, narrow');
+  for (const plate of ['leaf, curled, edge brown', 'turf, patches yellow', 'none'])
+    expect(onNarrowLeaf(plate)).toBe(plate);
+  expect(readPlate(onNarrowLeaf('leaf, yellow')).ok).toBe(true);
 });

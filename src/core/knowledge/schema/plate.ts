@@ -231,3 +231,11 @@ export const plateSchema = z.string().superRefine((text, context) => {
       `"${reading.error.word}" cannot stand here; use one of: ${reading.error.expected.join(', ')}`,
     );
 });
+
+/** The plate on a plant whose leaves are like blades: a leaf that is flat and of no form is drawn narrow. */
+export function onNarrowLeaf(plate: string): string {
+  const reading = readPlate(plate);
+  const isFlatLeaf =
+    reading.ok && reading.value.figure === 'leaf' && reading.value.form === undefined;
+  return isFlatLeaf ? plate.replace(/^leaf(?=,|$)/, 'leaf, narrow') : plate;
+}
