@@ -61,6 +61,7 @@ const sureOf = (words: number): number =>
   SURE_BY_WORDS[Math.min(words, SURE_BY_WORDS.length - 1)] ?? DOUBTFUL;
 
 interface Candidate extends HeardFinding, Reading {
+  readonly target: Finding;
   readonly group: string | undefined;
 }
 
@@ -133,6 +134,7 @@ function toCandidate(
   const value = phrase.negates || stance.denied[Math.max(...positions)] !== true;
   return {
     finding: finding.id,
+    target: finding,
     value,
     sure: any(stance.doubted) || match.far ? DOUBTFUL : sureOf(positions.length),
     span: { start: first.start, end: last.end },
@@ -191,8 +193,16 @@ export function heardTokens(text: string): readonly Token[] {
 /** A plant that is meant with less confidence does not decide what can be told. */
 const LEAST_CONFIDENCE = 0.3;
 
-/** So many telling words are heard even of a plant on which the library knows no cause for it. */
+/** So many telling words are heard even of a plant on which the library knows no cause for it; lawn and needles, which not all plants have, must be named. */
 const TELLS_PLAINLY = 3;
+
+function isToldPlainly(
+  tokens: readonly Token[],
+  { telling, positions, target }: Candidate,
+): boolean {
+  const needsPart = target.part === 'turf' || target.part === 'needle';
+  return telling.length >= TELLS_PLAINLY && fitsPart(target, tokens, positions, needsPart);
+}
 
 /** How commonly each finding is shown on the plants spoken of, where it can be told of them; null when none is known. */
 function tellable(ear: Ear, plants: readonly PlantId[]): ReadonlyMap<FindingId, number> | null {
@@ -236,7 +246,7 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
     .phrases(spoken, understood)
     .map((match) => toCandidate(spoken, stance, wholes, match))
     .filter((candidate) => candidate !== null)
-    .filter((one) => (told?.has(one.finding) ?? true) || one.telling.length >= TELLS_PLAINLY);
+    .filter((one) => (told?.has(one.finding) ?? true) || isToldPlainly(spoken, one));
   const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, weights)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);

@@ -22,6 +22,7 @@ const THEORY = stemSet(
 );
 /** After "she says", these begin a name for the trouble ("it's mites"); other words begin what was seen. */
 const NAMES_CULPRIT = stemSet('it this that mean they them');
+const SEARCH = stemSet('looking hunting searching digging');
 const DENIAL_REACH = 7;
 const DOUBT_REACH = 6;
 const THEORY_REACH = 9;
@@ -92,6 +93,8 @@ function opensTheory(tokens: readonly Token[], i: number): boolean {
     return (
       !NEGATORS.has(before) && [1, 2, 3].some((step) => NAMES_CULPRIT.has(stemAt(tokens, i + step)))
     );
+  // What somebody or something looks for was not seen.
+  if (SEARCH.has(here) && ['for', 'after'].includes(after)) return true;
   if (here === 'is' && ['it', 'this', 'that'].includes(after)) return true;
   return here === 'must' && ['be', stem('have')].includes(after);
 }
