@@ -9,7 +9,7 @@ import {
 } from './plantNames.ts';
 import { mentionOfEach, namesOfWholes, withoutNames, withoutOwners, type Named } from './named.ts';
 import { withoutClaimedWords, type Reading, type Weights } from './compete.ts';
-import { fitsColours } from './colourFit.ts';
+import { fitsMarks } from './marksFit.ts';
 import { fitsPart, namesPart } from './partFit.ts';
 import { NEGATORS } from './phrase.ts';
 import type { PhraseIndex, PhraseMatch } from './phraseIndex.ts';
@@ -127,7 +127,7 @@ function toCandidate(
   const telling = tellingOf(tokens, positions);
   if (match.far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length)) return null;
   if (!fitsPart(finding, tokens, positions, phrase.needsPart)) return null;
-  if (finding.kind !== 'context' && !fitsColours(tokens, positions, telling)) return null;
+  if (finding.kind !== 'context' && !fitsMarks(tokens, positions, telling)) return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
   if (!first || !last) return null;

@@ -1,15 +1,15 @@
-import { fitsColours } from './colourFit.ts';
+import { fitsMarks } from './marksFit.ts';
 import { stem } from './stem.ts';
 import { tokenize } from './tokens.ts';
 
-/** Whether a reading of these words of a text, the parts of the plant among them told apart, keeps its colours. */
+/** Whether a reading of these words of a text, the parts of the plant among them told apart, keeps its colours and marks. */
 const fits = (text: string, words: string): boolean => {
   const tokens = tokenize(text);
   const wanted = tokenize(words).map(({ stem }) => stem);
   const positions = wanted.map((one) => tokens.findIndex(({ stem }) => stem === one));
   expect(positions).not.toContain(-1);
   const telling = positions.filter((i) => tokens[i]?.stem !== stem('leaves'));
-  return fitsColours(tokens, positions, telling);
+  return fitsMarks(tokens, positions, telling);
 };
 
 it('gives a colour to the mark it stands before', () => {
@@ -33,4 +33,10 @@ it('leaves a colour to the plant where no mark follows', () => {
 
 it('says nothing of words that tell more than colours', () => {
   expect(fits('leaves curled with yellow edges', 'leaves curled yellow')).toBe(true);
+});
+
+it('leaves the spots of a creature to it', () => {
+  expect(fits('chewed leaves and brown beetles with black spots', 'leaves spots')).toBe(false);
+  expect(fits('beetles on the leaves and black spots', 'leaves spots')).toBe(true);
+  expect(fits('beetles that have yellow stripes', 'stripes')).toBe(false);
 });

@@ -12,7 +12,7 @@ const COLOURED_THINGS = stemSet(
 
 /** Words that may stand between a colour and its thing. */
 const BETWEEN = stemSet(
-  'and or to little small tiny big large round raised sunken concentric irregular fuzzy fluffy powdery sticky hard soft dead dried wet looking colored coloured ish',
+  'and or to little small tiny big large round raised sunken concentric irregular angular winding wavy wiggly squiggly fuzzy fluffy powdery sticky hard soft dead dried wet looking colored coloured ish',
 );
 const FURTHEST = 4;
 
@@ -27,19 +27,41 @@ function thingOf(tokens: readonly Token[], colour: number): number | null {
   return null;
 }
 
+/** Creatures, and marks that a creature may bear as well as a leaf. */
+const CREATURES = stemSet(
+  'bug beetle fly caterpillar larva worm grub moth butterfly ladybug spider snail slug insect wasp',
+);
+const MARKINGS = stemSet('spot dot stripe band speck');
+const BEARS = stemSet('with has have having that are is');
+
+/** Whether a mark is told of a creature: the spots in "brown beetles with black spots". */
+function isOfCreature(tokens: readonly Token[], mark: number): boolean {
+  let bears = false;
+  for (let i = mark - 1; i >= mark - FURTHEST; i--) {
+    const token = tokens[i];
+    if (!token || token.sentence !== tokens[mark]?.sentence) return false;
+    if (CREATURES.has(token.stem)) return bears;
+    if (BEARS.has(token.stem)) bears = true;
+    else if (!COLOURS.has(token.stem) && !BETWEEN.has(token.stem)) return false;
+  }
+  return false;
+}
+
 /**
- * Whether words that tell of nothing but colours keep them: each is said of a thing among the words, or of no thing that
- * has a name here. `telling` are those of the words that tell more than which part is meant.
+ * Whether words that tell of nothing but colours and marks keep them: each colour is said of a thing among the words, or
+ * of no thing that has a name here, and no mark is a creature's. `telling` are those of the words that tell more than
+ * which part is meant.
  */
-export function fitsColours(
+export function fitsMarks(
   tokens: readonly Token[],
   positions: readonly number[],
   telling: readonly number[],
 ): boolean {
-  const isColour = (i: number): boolean => COLOURS.has(tokens[i]?.stem ?? '');
-  if (!telling.every(isColour)) return true;
-  return telling.every((i) => {
+  const is = (words: ReadonlySet<string>, i: number): boolean => words.has(tokens[i]?.stem ?? '');
+  if (!telling.every((i) => is(COLOURS, i) || is(MARKINGS, i))) return true;
+  const ofThing = (i: number): boolean => {
     const thing = thingOf(tokens, i);
     return thing === null || positions.includes(thing);
-  });
+  };
+  return telling.every((i) => (is(COLOURS, i) ? ofThing(i) : !isOfCreature(tokens, i)));
 }
