@@ -67,7 +67,7 @@ interface Candidate extends HeardFinding, Reading {
 
 /** Words for sizes and amounts, common verbs and small words tell little by themselves. */
 const GENERAL = stemSet(
-  'all big large small tiny little some many every one turn go get come came look start keep stay become be is are was were have has had do in on at of to from with by for and or the a an it they them then that up off out down plant tree bush shrub',
+  'all big large huge giant enormous small tiny little some many every one turn go get come came look start keep stay become be is are was were have has had do in on at of to from with by for and or the a an it they them then that up off out down plant tree bush shrub',
 );
 
 function tellingOf(tokens: readonly Token[], positions: readonly number[]): readonly number[] {
