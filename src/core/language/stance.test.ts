@@ -20,6 +20,8 @@ describe('denial', () => {
     ['nothing moves. The leaves curl', ['moves']],
     ["I don't know if it has webs", []],
     ['never any fruit', ['any', 'fruit']],
+    ['grass never grows under the maple', ['grows']],
+    ['not under the maple', ['under', 'the', 'maple']],
   ])('%s', (text, expected) => {
     expect(flagged(text, 'denied')).toEqual(expected);
   });
@@ -52,6 +54,7 @@ describe('theory', () => {
     ['it must be grubs', 'grubs', true],
     ['she says there are webs', 'webs', false],
     ['there are mites', 'mites', false],
+    ['something digs, looking for grubs', 'grubs', true],
   ])('%s', (text, word, expected) => {
     expect(flagged(text, 'theory').includes(word)).toBe(expected);
   });

@@ -22,6 +22,7 @@ const THEORY = stemSet(
 );
 /** After "she says", these begin a name for the trouble ("it's mites"); other words begin what was seen. */
 const NAMES_CULPRIT = stemSet('it this that mean they them');
+const PLACE = stemSet('under underneath beneath near beside behind');
 const SEARCH = stemSet('looking hunting searching digging');
 const DENIAL_REACH = 7;
 const DOUBT_REACH = 6;
@@ -62,6 +63,10 @@ function stopsDenial(tokens: readonly Token[], i: number): boolean {
   if (token.stem === 'and') return NEW_SUBJECT.has(stemAt(tokens, i + 1));
   return token.pauseBefore && !['or', 'nor'].includes(token.stem) && !listGoesOn(tokens, i);
 }
+
+/** Where something is not is no less a place: "won't grow under the oak", but "not under the oak". */
+const isPlace = (tokens: readonly Token[], denial: number, i: number): boolean =>
+  i > denial + 1 && PLACE.has(stemAt(tokens, i));
 
 /** Marks the words after `start` up to `reach`, until `stops` or the end of the sentence. */
 function mark(
@@ -118,7 +123,8 @@ export function readStance(tokens: readonly Token[]): Stance {
   const stopsClause = (i: number): boolean =>
     CONTRAST.has(stemAt(tokens, i)) || tokens[i]?.pauseBefore === true;
   tokens.forEach((_, i) => {
-    if (deniesFrom(tokens, i)) mark(denied, tokens, i, DENIAL_REACH, (j) => stopsDenial(tokens, j));
+    if (deniesFrom(tokens, i))
+      mark(denied, tokens, i, DENIAL_REACH, (j) => stopsDenial(tokens, j) || isPlace(tokens, i, j));
     if (opensDoubt(tokens, i)) mark(doubted, tokens, i, DOUBT_REACH, stopsClause);
     doubtsBefore(doubted, tokens, i);
     if (opensTheory(tokens, i)) mark(theory, tokens, i, THEORY_REACH, stopsClause);
