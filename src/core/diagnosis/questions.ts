@@ -44,10 +44,13 @@ export interface Inquiry {
   readonly questions: readonly Question[];
 }
 
-/** Of those worth asking the most telling first, the others behind them by worth. */
+/** Questions that bring no more than this beyond their time barely pay; measured together with what is gained later (worth.ts). */
+const BARELY_PAYS = 0.0036;
+
+/** Of those plainly worth asking the most telling first, the others behind them by worth. */
 function inOrder(valued: readonly Valued[]): readonly Question[] {
   return valued.map(toQuestion).sort((a, b) => {
-    if (a.worth > 0 && b.worth > 0) return b.bits - a.bits || b.worth - a.worth;
+    if (a.worth > BARELY_PAYS && b.worth > BARELY_PAYS) return b.bits - a.bits || b.worth - a.worth;
     return b.worth - a.worth;
   });
 }

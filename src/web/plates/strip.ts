@@ -72,6 +72,7 @@ const BLADES: Partial<
   rolled: { width: () => 0.32, bend: 25 },
   twisted: { width: (t) => 0.5 + 0.2 * Math.cos(9 * t), sway: 32 },
   narrow: { width: () => 0.22, sway: 5 },
+  blade: { width: () => 0.42, sway: 4 },
   puckered: { width: (t) => 0.85 + 0.16 * Math.sin(34 * t), sway: 6 },
   wilted: { width: () => 0.7, bend: -120 },
   lobed: { width: (t) => 0.72 + 0.3 * Math.cos(7 * Math.PI * t) },

@@ -40,9 +40,9 @@ it.each([
   expect(reading.error.expected).toContain(instead);
 });
 
-it('draws a flat leaf narrow on a plant with blades, and leaves other figures as they are', () => {
-  expect(onNarrowLeaf('leaf, edge brown')).toBe('leaf, narrow, edge brown');
-  expect(onNarrowLeaf('leaf')).toBe('leaf, narrow');
+it('draws a flat leaf as a blade on a plant with blades, and leaves other figures as they are', () => {
+  expect(onNarrowLeaf('leaf, edge brown')).toBe('leaf, blade, edge brown');
+  expect(onNarrowLeaf('leaf')).toBe('leaf, blade');
   for (const plate of ['leaf, curled, edge brown', 'turf, patches yellow', 'none'])
     expect(onNarrowLeaf(plate)).toBe(plate);
   expect(readPlate(onNarrowLeaf('leaf, yellow')).ok).toBe(true);

@@ -25,6 +25,7 @@ export const FORMS = [
   'rolled',
   'twisted',
   'narrow',
+  'blade',
   'puckered',
   'wilted',
   'lobed',
@@ -232,10 +233,10 @@ export const plateSchema = z.string().superRefine((text, context) => {
     );
 });
 
-/** The plate on a plant whose leaves are like blades: a leaf that is flat and of no form is drawn narrow. */
+/** The plate on a plant whose leaves are like blades: a leaf that is flat and of no form is drawn as one. */
 export function onNarrowLeaf(plate: string): string {
   const reading = readPlate(plate);
   const isFlatLeaf =
     reading.ok && reading.value.figure === 'leaf' && reading.value.form === undefined;
-  return isFlatLeaf ? plate.replace(/^leaf(?=,|$)/, 'leaf, narrow') : plate;
+  return isFlatLeaf ? plate.replace(/^leaf(?=,|$)/, 'leaf, blade') : plate;
 }

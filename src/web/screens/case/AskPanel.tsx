@@ -52,8 +52,11 @@ const WithPlate = styled.div`
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 4px 10px;
   align-items: start;
+  & > * {
+    grid-column: 1;
+  }
   & > svg {
-    grid-row: span 2;
+    grid-area: 1 / 2 / span 2;
   }
 `;
 const Choice = styled.span`
