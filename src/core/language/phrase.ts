@@ -42,9 +42,15 @@ export function compileClasses(lists: Readonly<Record<string, readonly string[]>
   return classes;
 }
 
+/** A term and whether a word of denial is among its words. */
+interface Term {
+  readonly stems: ReadonlySet<string>;
+  readonly denies: boolean;
+}
+
 /** What was read of the phrases of a library: terms by their text, stems by their word. */
 interface Read {
-  readonly terms: Map<string, ReadonlySet<string>>;
+  readonly terms: Map<string, Term>;
   readonly stems: Map<string, string>;
 }
 
@@ -68,29 +74,20 @@ function addWord(
   } else for (const one of list ?? []) stems.add(one);
 }
 
-/** Stems of one term; the same term of the same library is the same set. */
-function termStems(term: string, classes: WordClasses): ReadonlySet<string> {
-  const read: Read = readOf.get(classes) ?? { terms: new Map(), stems: new Map() };
-  readOf.set(classes, read);
-  const known = read.terms.get(term);
+/** Reads one term; the same term of the same library is the same set. */
+function readTerm(text: string, classes: WordClasses, read: Read): Term {
+  const known = read.terms.get(text);
   if (known) return known;
   const stems = new Set<string>();
-  for (const word of term.split('|')) addWord(stems, word, classes, read.stems);
-  read.terms.set(term, stems);
-  return stems;
+  for (const word of text.split('|')) addWord(stems, word, classes, read.stems);
+  let denies = false;
+  for (const word of stems) denies ||= NEGATORS.has(word);
+  const term = { stems, denies };
+  read.terms.set(text, term);
+  return term;
 }
 
-const denials = new WeakMap<ReadonlySet<string>, boolean>();
-
-/** Whether a term has a word of denial among its words; looked at once for each term. */
-function isDenial(term: ReadonlySet<string>): boolean {
-  const known = denials.get(term);
-  if (known !== undefined) return known;
-  let found = false;
-  for (const word of term) found ||= NEGATORS.has(word);
-  denials.set(term, found);
-  return found;
-}
+const NO_WORDS: ReadonlySet<string> = new Set();
 
 /** Reads one phrase. Unknown classes give an empty term, which never matches; the checks of the library report them. */
 export function compilePhrase<Target>(
@@ -98,8 +95,10 @@ export function compilePhrase<Target>(
   target: Target,
   classes: WordClasses,
 ): Phrase<Target> {
-  const terms: ReadonlySet<string>[] = [];
-  const without = new Set<string>();
+  const read: Read = readOf.get(classes) ?? { terms: new Map(), stems: new Map() };
+  readOf.set(classes, read);
+  const terms: Term[] = [];
+  const without: string[] = [];
   let [reach, ordered, needsPart]: [number | null, boolean, boolean] = [null, false, false];
   for (const word of text.toLowerCase().split(/\s+/)) {
     const [mark] = word;
@@ -107,16 +106,16 @@ export function compilePhrase<Target>(
     if (word === '>') ordered = true;
     else if (word === NEEDS_PART) needsPart = true;
     else if (mark === '~') reach = Number(word.slice(1));
-    else if (mark === '-') for (const one of termStems(word.slice(1), classes)) without.add(one);
-    else terms.push(termStems(word, classes));
+    else if (mark === '-') without.push(...readTerm(word.slice(1), classes, read).stems);
+    else terms.push(readTerm(word, classes, read));
   }
   return {
     target,
-    terms,
-    without,
+    terms: terms.map(({ stems }) => stems),
+    without: without.length === 0 ? NO_WORDS : new Set(without),
     reach: reach ?? terms.length + EXTRA_REACH,
     ordered,
     needsPart,
-    negates: terms.some((term) => isDenial(term)),
+    negates: terms.some(({ denies }) => denies),
   };
 }
