@@ -4,6 +4,7 @@ import type { FindingId, PlantId } from './knowledge/schema/common.ts';
 import type { Ear } from './language/hear.ts';
 import { stem, stemSet } from './language/stem.ts';
 import { wordsIn } from './language/tokens.ts';
+import { remembering } from './remembering.ts';
 
 /** Kinds of a plant, itself first: all plants that it stands above. */
 function kindsOf(library: Compiled): ReadonlyMap<PlantId, readonly PlantId[]> {
@@ -45,10 +46,7 @@ function understoodOf(library: Compiled): (plant: PlantId) => ReadonlySet<string
 export function makeEar(library: Compiled): Ear {
   const kinds = kindsOf(library);
   const always = [...library.findings.values()].filter(({ forAdvice }) => forAdvice);
-  const known = new Map<PlantId, ReadonlyMap<FindingId, number>>();
-  const shownOn = (plant: PlantId): ReadonlyMap<FindingId, number> => {
-    const found = known.get(plant);
-    if (found) return found;
+  const shownOn = remembering((plant: PlantId): ReadonlyMap<FindingId, number> => {
     const shown = new Map<FindingId, number>(always.map(({ id }) => [id, 0]));
     for (const kind of kinds.get(plant) ?? [plant])
       for (const [id, factor] of library.hosting(kind)) {
@@ -57,9 +55,8 @@ export function makeEar(library: Compiled): Ear {
         for (const [finding, strength] of library.strengths.get(id) ?? [])
           shown.set(finding, (shown.get(finding) ?? 0) + weight * strength);
       }
-    known.set(plant, shown);
     return shown;
-  };
+  });
   const { lineage, traits } = library.taxonomy;
   return {
     ...library,

@@ -1,3 +1,4 @@
+import { remembering } from '../remembering.ts';
 import type { Phrase } from './phrase.ts';
 import type { Token } from './tokens.ts';
 
@@ -47,15 +48,11 @@ interface Anchored<Target> {
 
 /** Tells by which term a phrase is looked up: the one whose words stand in the fewest other phrases. */
 function makeRarestTerm<Target>(uses: Uses): (phrase: Phrase<Target>) => number {
-  const counts = new Map<ReadonlySet<string>, number>();
-  const countOf = (term: ReadonlySet<string>): number => {
-    const known = counts.get(term);
-    if (known !== undefined) return known;
+  const countOf = remembering((term: ReadonlySet<string>): number => {
     let count = 0;
     for (const word of term) count += uses.get(word) ?? 0;
-    counts.set(term, count);
     return count;
-  };
+  });
   return ({ terms }) => {
     let best = 0;
     terms.forEach((term, i) => {
