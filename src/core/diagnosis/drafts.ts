@@ -1,7 +1,8 @@
 import type { Compiled } from '../knowledge/compile.ts';
 import type { Finding } from '../knowledge/schema/finding.ts';
-import type { FindingId } from '../knowledge/schema/common.ts';
+import type { FindingId, PlantId } from '../knowledge/schema/common.ts';
 import { tabulate } from '../maths.ts';
+import { midSentence } from '../midSentence.ts';
 import { reliabilityOf, reportLikelihood, type Report } from './evidence.ts';
 import type { Network } from './network.ts';
 import type { FindingNode } from './nodes.ts';
@@ -165,12 +166,21 @@ export function draftPlant(
     chance: chances[h] ?? 0,
     label: library.plants.get(plant)?.name ?? plant,
   }));
-  const offered = [...named].sort((a, b) => b.chance - a.chance).slice(0, PLANTS_OFFERED);
+  // A group stands among its own kinds for those not listed; naming it again would tell nothing.
+  const isGroup = ({ plant }: { plant: PlantId }): boolean =>
+    library.taxonomy.below(plant).length > 0;
+  const group = named.find(isGroup);
+  const offered = named
+    .filter((one) => !isGroup(one))
+    .sort((a, b) => b.chance - a.chance)
+    .slice(0, PLANTS_OFFERED);
   return {
     kind: 'plant',
     finding: PLANT_QUESTION,
-    question: 'Which plant is it?',
-    how: 'If they do not know: tree, shrub, vegetable, grass or in a pot? Needles or leaves?',
+    question: group ? `Which kind of ${midSentence(group.label)} is it?` : 'Which plant is it?',
+    how: group
+      ? null
+      : 'If they do not know: tree, shrub, vegetable, grass or in a pot? Needles or leaves?',
     seconds: 10,
     choices: offered.map(({ plant, label }) => ({ finding: plant, label })),
     answers: named.map(({ plant, label, share, at }) => ({
