@@ -58,9 +58,33 @@ function regionOf(token: Token | undefined): Region | null {
 /** True for a word that names a part of a plant. */
 export const namesPart = (token: Token | undefined): boolean => regionOf(token) !== null;
 
-/** The part that is spoken of at a stretch of words: the nearest before it in the sentence, or else just after it without a pause. */
+/** Words that put what stands before them on a part: "holes on the trunk", "streaks all down the bark". */
+const PLACES = stemSet('on in of along around over up down under inside at');
+const LINKS = stemSet(
+  'all on in of along around over up down under inside at the my our its it their both every each these those same lower upper main',
+);
+
+/** The part that a place just after a stretch of words names: "... holes on the trunk". */
+function placedOn(tokens: readonly Token[], last: number): Region | null {
+  const sentence = tokens[last]?.sentence;
+  let placed = false;
+  for (let i = last + 1; i <= last + LOOK_AHEAD; i++) {
+    const token = tokens[i];
+    if (token?.sentence !== sentence || token === undefined || token.pauseBefore) return null;
+    const region = regionOf(token);
+    // What is all over the lawn may be of another plant.
+    if (region) return placed && region !== 'turf' ? region : null;
+    if (!LINKS.has(token.stem)) return null;
+    placed ||= PLACES.has(token.stem);
+  }
+  return null;
+}
+
+/** The part that is spoken of at a stretch of words: where it is placed, or the nearest before it in the sentence, or else just after it without a pause. */
 function spokenOf(tokens: readonly Token[], first: number, last: number): Region | null {
   const sentence = tokens[first]?.sentence;
+  const placed = placedOn(tokens, last);
+  if (placed) return placed;
   for (let i = first - 1; i >= first - LOOK_BACK && tokens[i]?.sentence === sentence; i--) {
     const region = regionOf(tokens[i]);
     if (region) return region;

@@ -22,7 +22,7 @@ export type PhraseIndex<Target> = (
 /** A pause in speech counts as so many words between the parts of a phrase. */
 const WORDS_PER_PAUSE = 2;
 /** So much further apart they are still heard, where no other reading wants the words. */
-const FURTHER = 5;
+const FURTHER = 3;
 
 /** How many phrases each stem stands in. */
 export type Uses = ReadonlyMap<string, number>;
