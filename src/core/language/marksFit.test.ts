@@ -31,8 +31,10 @@ it('leaves a colour to the plant where no mark follows', () => {
   expect(fits('spots on leaves that turn yellow', 'leaves yellow')).toBe(true);
 });
 
-it('says nothing of words that tell more than colours', () => {
-  expect(fits('leaves curled with yellow edges', 'leaves curled yellow')).toBe(true);
+it('minds the colour beside words that tell more', () => {
+  expect(fits('flat brown scales along the midrib', 'brown along midrib')).toBe(false);
+  expect(fits('it is brown along the midrib', 'brown along midrib')).toBe(true);
+  expect(fits('leaves curled and yellow', 'leaves curled yellow')).toBe(true);
 });
 
 it('leaves the spots of a creature to it', () => {

@@ -48,9 +48,9 @@ function isOfCreature(tokens: readonly Token[], mark: number): boolean {
 }
 
 /**
- * Whether words that tell of nothing but colours and marks keep them: each colour is said of a thing among the words, or
- * of no thing that has a name here, and no mark is a creature's. `telling` are those of the words that tell more than
- * which part is meant.
+ * Whether words keep the colours and marks they tell of: each colour is said of a thing among the words, or of no thing
+ * that has a name here, and where they tell of nothing else no mark is a creature's. `telling` are those of the words that
+ * tell more than which part is meant.
  */
 export function fitsMarks(
   tokens: readonly Token[],
@@ -58,10 +58,11 @@ export function fitsMarks(
   telling: readonly number[],
 ): boolean {
   const is = (words: ReadonlySet<string>, i: number): boolean => words.has(tokens[i]?.stem ?? '');
-  if (!telling.every((i) => is(COLOURS, i) || is(MARKINGS, i))) return true;
   const ofThing = (i: number): boolean => {
     const thing = thingOf(tokens, i);
     return thing === null || positions.includes(thing);
   };
-  return telling.every((i) => (is(COLOURS, i) ? ofThing(i) : !isOfCreature(tokens, i)));
+  if (!telling.every((i) => !is(COLOURS, i) || ofThing(i))) return false;
+  const onlyMarks = telling.every((i) => is(COLOURS, i) || is(MARKINGS, i));
+  return !onlyMarks || telling.every((i) => is(COLOURS, i) || !isOfCreature(tokens, i));
 }

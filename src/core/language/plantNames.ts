@@ -69,6 +69,23 @@ const OWN = stemSet('my our this these me');
 const SCENERY = stemSet(
   'under beneath near beside behind against like neighbour neighbor by stump next unlike from',
 );
+/** Words that may stand between one of these and the plant: "under the big old oak". */
+const DESCRIBES = stemSet(
+  'big huge large giant tall great old older mature little small dead two three',
+);
+const MOST_DESCRIBED = 5;
+
+/** Whether a name is only scenery: right after a word for it, or with words between that describe it. */
+function isScenery(tokens: readonly Token[], first: number): boolean {
+  for (let step = 1; step <= MOST_DESCRIBED; step++) {
+    const token = tokens[first - step];
+    if (!token || token.sentence !== tokens[first]?.sentence) return false;
+    if (SCENERY.has(token.stem)) return true;
+    if (step > 1 && !DESCRIBES.has(tokens[first - step + 1]?.stem ?? '')) return false;
+  }
+  return false;
+}
+
 const LIKE = stem('like');
 const COLOUR_NOUNS = stemSet(
   'brown green yellow colour color coloured black skin oil peel shaped sized',
@@ -112,9 +129,7 @@ function weigh(
   const before = [1, 2, 3]
     .map((step) => tokens[first - step])
     .filter((t) => t?.sentence === tokens[first]?.sentence);
-  const scenery = before
-    .slice(0, 2)
-    .some((token) => token !== undefined && SCENERY.has(token.stem));
+  const scenery = isScenery(tokens, first);
   const simile = [2, 3, 4].some(
     (step) =>
       tokens[first - step]?.stem === LIKE &&
