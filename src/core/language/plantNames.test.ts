@@ -38,6 +38,10 @@ it('gives the weight of a group to its member in the same text', () => {
 it('takes the plant that is asked about before the scenery', () => {
   expect(ranked('under the spruce my roses fail')[0]).toBe('rose');
   expect(ranked('it looks like a spruce but it is my lime tree')[0]).toBe('lime');
+  expect(ranked('grass fails under the big old spruce, roses do too')[0]).toBe('rose');
+  expect(ranked('my roses next to the spruce fail')[0]).toBe('rose');
+  expect(ranked('there is a spruce near my roses')[0]).toBe('rose');
+  expect(ranked('my spruce near my roses is brown')[0]).toBe('spruce');
 });
 
 it('shares the confidence out', () => {

@@ -69,9 +69,9 @@ const OWN = stemSet('my our this these me');
 const SCENERY = stemSet(
   'under beneath near beside behind against like neighbour neighbor by stump next unlike from',
 );
-/** Words that may stand between one of these and the plant: "under the big old oak". */
+/** Words that may stand between one of these and the plant: "under the big old oak", "next to our maple". */
 const DESCRIBES = stemSet(
-  'big huge large giant tall great old older mature little small dead two three',
+  'to the a an our my his her their some big huge large giant tall great old older mature little small dead two three',
 );
 const MOST_DESCRIBED = 5;
 
@@ -112,6 +112,16 @@ const BE_OR_SEEM = stemSet('is are was were looks look seems seem');
 const WELL = stemSet('fine healthy great okay ok perfect beautiful good');
 const EXCEPT = stemSet('except but until till when then now');
 
+const BESIDE = stemSet('near beside behind above over by');
+const OURS = stemSet('my our');
+
+/** "There is a black walnut near my tomatoes": the plant that is one's own is asked about, the other stands by it. */
+function standsByOwn(tokens: readonly Token[], after: number): boolean {
+  const at = tokens[after]?.stem === 'next' ? after + 1 : after;
+  const beside = at > after ? tokens[at]?.stem === 'to' : BESIDE.has(tokens[at]?.stem ?? '');
+  return beside && OURS.has(tokens[at + 1]?.stem ?? '');
+}
+
 /** "The lilac is fine": said for comparison, unless the same breath goes on with what is wrong. */
 function saidToBeWell(tokens: readonly Token[], after: number): boolean {
   const at = [1, 2].find((step) => WELL.has(tokens[after + step]?.stem ?? ''));
@@ -125,22 +135,27 @@ function weigh(
   entry: NameEntry,
   first: number,
   mentions: number,
+  lastAfter: number,
 ): number {
   const before = [1, 2, 3]
     .map((step) => tokens[first - step])
     .filter((t) => t?.sentence === tokens[first]?.sentence);
-  const scenery = isScenery(tokens, first);
+  const beside = lastAfter >= 0 && first - lastAfter <= MOST_DESCRIBED;
+  const scenery = isScenery(tokens, first) && !(beside && standsByOwn(tokens, lastAfter));
   const simile = [2, 3, 4].some(
     (step) =>
       tokens[first - step]?.stem === LIKE &&
       tokens[first - step]?.sentence === tokens[first]?.sentence,
   );
   const own = before.some((token) => token !== undefined && OWN.has(token.stem));
+  const after = first + entry.stems.length;
+  const aside =
+    scenery || simile || saidToBeWell(tokens, after) || (!own && standsByOwn(tokens, after));
   const order = 1 / (1 + 0.25 * mentions);
   return (
     order *
     (own ? 1.5 : 1) *
-    (scenery || simile || saidToBeWell(tokens, first + entry.stems.length) ? 0.2 : 1) *
+    (aside ? 0.2 : 1) *
     (entry.broad ? 0.35 : 1) *
     (entry.stems.length > 1 ? 1.3 : 1)
   );
@@ -219,7 +234,7 @@ export function findPlants(
       found.push({
         plant: entry.plant,
         weight:
-          weigh(tokens, entry, i, found.length) *
+          weigh(tokens, entry, i, found.length, found.at(-1)?.after ?? -1) *
           (isTakenBack(tokens, i + entry.stems.length) ? TAKEN_BACK : 1),
         start: first.start,
         end: last.end,
