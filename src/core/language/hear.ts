@@ -7,7 +7,14 @@ import {
   type PlantNames,
   type RankedPlant,
 } from './plantNames.ts';
-import { mentionOfEach, namesOfWholes, withoutNames, withoutOwners, type Named } from './named.ts';
+import {
+  mentionOfEach,
+  namesOfFruit,
+  namesOfWholes,
+  withoutNames,
+  withoutOwners,
+  type Named,
+} from './named.ts';
 import { withoutClaimedWords, type Reading, type Weights } from './compete.ts';
 import { fitsMarks } from './marksFit.ts';
 import { fitsPart, namesPart } from './partFit.ts';
@@ -53,6 +60,7 @@ export interface Ear extends Named {
 const TELLS_FROM_AFAR = 2;
 
 const LIKE = stem('like');
+const FRUIT = stem('fruit');
 /** How sure a report is by the number of words that its phrase found: one word alone is often about something else. */
 const SURE_BY_WORDS = [0.7, 0.7, 0.9, 0.95] as const;
 const DOUBTFUL = 0.6;
@@ -107,10 +115,16 @@ function sortOf({ kind, part }: Finding, negates: boolean, value: boolean): Cand
   return negates ? 'lacking' : 'seen';
 }
 
+/** Which words name a plant as a whole, and which its fruit. */
+interface Naming {
+  readonly wholes: readonly boolean[];
+  readonly fruits: readonly boolean[];
+}
+
 function toCandidate(
   tokens: readonly Token[],
   stance: Stance,
-  wholes: readonly boolean[],
+  { wholes, fruits }: Naming,
   match: PhraseMatch<Finding>,
 ): Candidate | null {
   const { phrase, positions } = match;
@@ -126,7 +140,7 @@ function toCandidate(
   if (finding.kind !== 'context' && positions.some((i) => wholes[i] === true)) return null;
   const telling = tellingOf(tokens, positions);
   if (match.far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length)) return null;
-  if (!fitsPart(finding, tokens, positions, phrase.needsPart)) return null;
+  if (!fitsPart(finding, tokens, positions, phrase.needsPart, any(fruits))) return null;
   if (finding.kind !== 'context' && !fitsMarks(tokens, positions, telling)) return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
@@ -239,12 +253,15 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
     rarity: (position) => rarityOf(ear, spoken[position]),
     common: (id) => (told === null ? 1 : (told.get(id) ?? 0)),
   };
-  const wholes = namesOfWholes(spoken, mentions);
+  const naming = {
+    wholes: namesOfWholes(spoken, mentions),
+    fruits: namesOfFruit((one) => ear.understood(one).has(FRUIT), spoken, mentions),
+  };
   const about = plant ?? (meant.length === 1 ? meant[0]?.plant : undefined);
   const understood = about === undefined ? undefined : ear.understood(about);
   const candidates = ear
     .phrases(spoken, understood)
-    .map((match) => toCandidate(spoken, stance, wholes, match))
+    .map((match) => toCandidate(spoken, stance, naming, match))
     .filter((candidate) => candidate !== null)
     .filter((one) => (told?.has(one.finding) ?? true) || isToldPlainly(spoken, one));
   const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, weights)))

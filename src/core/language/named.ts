@@ -93,6 +93,22 @@ const PLANT_NOUNS = stemSet(
   'plant tree bush vine leaf leaves foliage seedling hedge stem stalk cane root flower blossom',
 );
 
+/** For each word whether it names the fruit of the plant it names: "tomatoes split", but not "tomato leaves". */
+export function namesOfFruit(
+  bearsFruit: (plant: PlantId) => boolean,
+  tokens: readonly Token[],
+  mentions: readonly PlantMention[],
+): readonly boolean[] {
+  const wholes = namesOfWholes(tokens, mentions);
+  return mentionOfEach(tokens, mentions).map(
+    (mention, i) =>
+      mention !== null &&
+      wholes[i] !== true &&
+      bearsFruit(mention.plant) &&
+      !namesPart(tokens[i + 1]),
+  );
+}
+
 /** Marks names before such nouns: "lemon tree" is the tree as a whole, and "lemon" neither its fruit nor a colour there. */
 export function namesOfWholes(
   tokens: readonly Token[],

@@ -72,6 +72,14 @@ describe('what is told of a part', () => {
     expect(fits(part, text, words)).toBe(expected);
   });
 
+  it('is the fruit where the plant is named for it', () => {
+    const tokens = tokenize('tomatoes split round the stem');
+    expect(fitsPart(finding('fruit'), tokens, [0, 1], false, true)).toBe(true);
+    expect(fitsPart(finding('stem'), tokens, [0, 1], false, true)).toBe(false);
+    const others = tokenize('leaves on the tomatoes split');
+    expect(fitsPart(finding('fruit'), others, [3, 4], false, true)).toBe(false);
+  });
+
   it('is asked for when the phrase needs it', () => {
     expect(fits('leaf', 'the leaves were fine and then turned yellow', 'yellow', true)).toBe(true);
     expect(fits('leaf', 'it turned yellow', 'yellow', true)).toBe(false);

@@ -81,7 +81,12 @@ function placedOn(tokens: readonly Token[], last: number): Region | null {
 }
 
 /** The part that is spoken of at a stretch of words: where it is placed, or the nearest before it in the sentence, or else just after it without a pause. */
-function spokenOf(tokens: readonly Token[], first: number, last: number): Region | null {
+function spokenOf(
+  tokens: readonly Token[],
+  first: number,
+  last: number,
+  namesFruit: boolean,
+): Region | null {
   const sentence = tokens[first]?.sentence;
   const placed = placedOn(tokens, last);
   if (placed) return placed;
@@ -89,6 +94,7 @@ function spokenOf(tokens: readonly Token[], first: number, last: number): Region
     const region = regionOf(tokens[i]);
     if (region) return region;
   }
+  if (namesFruit) return 'fruit';
   for (let i = last + 1; i <= last + LOOK_AHEAD && tokens[i]?.sentence === sentence; i++) {
     const token = tokens[i];
     if (token?.pauseBefore === true || JOINS.has(token?.stem ?? '')) return null;
@@ -104,13 +110,15 @@ const isAnywhere = ({ kind, part }: Finding): boolean =>
 
 /**
  * Whether words that could tell of a finding are said of its part of the plant: "gray spots" of canes are none on
- * leaves, and one that needs its part named is not heard without. No other part may stand between its words.
+ * leaves, and one that needs its part named is not heard without. No other part may stand between its words. `namesFruit`
+ * says that one of the words names what is eaten: "tomatoes split".
  */
 export function fitsPart(
   finding: Finding,
   tokens: readonly Token[],
   positions: readonly number[],
   needsPart = false,
+  namesFruit = false,
 ): boolean {
   const allowed = finding.kind === 'context' ? null : TOLD_ON[finding.part];
   // One word alone ("holes") needs its part; more words name an insect or a growth well enough.
@@ -121,5 +129,5 @@ export function fitsPart(
   const parts = (region: Region | null): boolean => region !== null && !fits(region);
   for (let i = first + 1; i < last; i++)
     if (!positions.includes(i) && parts(regionOf(tokens[i]))) return false;
-  return positions.some((i) => namesPart(tokens[i])) || fits(spokenOf(tokens, first, last));
+  return positions.some((i) => namesPart(tokens[i])) || fits(spokenOf(tokens, first, last, namesFruit));
 }
