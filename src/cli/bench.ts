@@ -220,7 +220,7 @@ const compiling = timed(() => compileLibrary(whole));
 const compiled = compiling.value;
 const describing = timed(() => compiled.descriptions());
 console.log(
-  `library: ${whole.causes.length} causes, ${whole.findings.length} findings, ${whole.plants.length} plants; read ${reading.milliseconds.toFixed(0)} ms, compiled ${compiling.milliseconds.toFixed(0)} ms, descriptions at the first answer ${describing.milliseconds.toFixed(0)} ms, ${(heapMegabytes() - before).toFixed(0)} MB; ${(packLibrary(whole).length / 1000).toFixed(0)} kB compressed`,
+  `library: ${whole.causes.length} causes, ${whole.findings.length} findings, ${whole.plants.length} plants; read ${reading.milliseconds.toFixed(0)} ms, compiled ${compiling.milliseconds.toFixed(0)} ms, descriptions at the first answer ${describing.milliseconds.toFixed(0)} ms, ${(heapMegabytes() - before).toFixed(0)} MB; ${((await packLibrary(whole)).length / 1000).toFixed(0)} kB compressed`,
 );
 console.log(`${'milliseconds'.padEnd(52)}  median     p95     max`);
 benchHearing(compiled);

@@ -261,6 +261,10 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
   const understood = about === undefined ? undefined : ear.understood(about);
   const candidates = ear
     .phrases(spoken, understood)
+    .filter(
+      ({ phrase, positions }) =>
+        positions.length >= TELLS_PLAINLY || (told?.has(phrase.target.id) ?? true),
+    )
     .map((match) => toCandidate(spoken, stance, naming, match))
     .filter((candidate) => candidate !== null)
     .filter((one) => (told?.has(one.finding) ?? true) || isToldPlainly(spoken, one));

@@ -5,26 +5,19 @@ import type { Token } from './tokens.ts';
 /** Regions of a plant that people keep apart in speech. */
 type Region = 'leaf' | 'blade' | 'shoot' | 'wood' | 'root' | 'flower' | 'fruit' | 'turf';
 
-const NOUNS: Readonly<Record<Region, ReadonlySet<string>>> = {
-  leaf: stemSet('leaf leaves foliage frond leaflet needle'),
-  blade: stemSet('blade'),
-  shoot: stemSet('shoot branch twig'),
-  wood: stemSet('stem stalk cane trunk bark'),
-  root: stemSet('root bulb rhizome tuber corm clove'),
-  flower: stemSet('flower bloom blossom petal bud'),
-  fruit: stemSet('fruit berry berries pod nut husk cone'),
-  turf: stemSet('lawn grass turf sod'),
-};
-const REGIONS: readonly Region[] = [
-  'leaf',
-  'blade',
-  'shoot',
-  'wood',
-  'root',
-  'flower',
-  'fruit',
-  'turf',
+const NOUNS: readonly (readonly [Region, string])[] = [
+  ['leaf', 'leaf leaves foliage frond leaflet needle'],
+  ['blade', 'blade'],
+  ['shoot', 'shoot branch twig'],
+  ['wood', 'stem stalk cane trunk bark'],
+  ['root', 'root bulb rhizome tuber corm clove'],
+  ['flower', 'flower bloom blossom petal bud'],
+  ['fruit', 'fruit berry berries pod nut husk cone'],
+  ['turf', 'lawn grass turf sod'],
 ];
+const REGION_OF: ReadonlyMap<string, Region> = new Map(
+  NOUNS.flatMap(([region, words]) => [...stemSet(words)].map((one) => [one, region])),
+);
 
 /** Where a finding of each part may be told; null for what is not on a part. */
 const TOLD_ON: Readonly<Record<Part, readonly Region[] | null>> = {
@@ -52,7 +45,7 @@ const JOINS = stemSet('and but while which or');
 
 function regionOf(token: Token | undefined): Region | null {
   if (!token) return null;
-  return REGIONS.find((region) => NOUNS[region].has(token.stem)) ?? null;
+  return REGION_OF.get(token.stem) ?? null;
 }
 
 /** True for a word that names a part of a plant. */
@@ -129,5 +122,7 @@ export function fitsPart(
   const parts = (region: Region | null): boolean => region !== null && !fits(region);
   for (let i = first + 1; i < last; i++)
     if (!positions.includes(i) && parts(regionOf(tokens[i]))) return false;
-  return positions.some((i) => namesPart(tokens[i])) || fits(spokenOf(tokens, first, last, namesFruit));
+  return (
+    positions.some((i) => namesPart(tokens[i])) || fits(spokenOf(tokens, first, last, namesFruit))
+  );
 }

@@ -209,7 +209,10 @@ function mayMatch<Target>(
   presence: Presence,
   understood: ReadonlySet<number>,
 ): boolean {
-  for (const term of terms) if (!presence.has(term) && !understood.has(term)) return false;
+  for (let i = 0; i < terms.length; i++) {
+    const term = terms[i] ?? -1;
+    if (!presence.has(term) && !understood.has(term)) return false;
+  }
   return true;
 }
 

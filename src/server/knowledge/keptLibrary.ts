@@ -12,6 +12,19 @@ const FOLDER = join('node_modules', '.cache', 'sounding');
 const FORM = 5;
 
 const pathOf = (version: string): string => join(FOLDER, `library-${FORM}-${version}.json`);
+const packedPathOf = (version: string): string => `${pathOf(version)}.br`;
+
+/** Writes a file whole; where nothing can be written the next start is slower, and that is all. */
+function write(path: string, content: string | Buffer): void {
+  try {
+    mkdirSync(FOLDER, { recursive: true });
+    const draft = `${path}.${process.pid}`;
+    writeFileSync(draft, content);
+    renameSync(draft, path);
+  } catch {
+    return;
+  }
+}
 
 /** The library of a version, or null when it was not kept. */
 export function readKept(version: string): Library | null {
@@ -22,14 +35,21 @@ export function readKept(version: string): Library | null {
   }
 }
 
-/** Keeps a checked library; where nothing can be written the next start is slower, and that is all. */
+/** Keeps a checked library. */
 export function keep(library: Library): void {
+  write(pathOf(library.version), JSON.stringify(library));
+}
+
+/** The packed library of a version, or null when it was not kept. */
+export function readKeptPacked(version: string): Buffer | null {
   try {
-    mkdirSync(FOLDER, { recursive: true });
-    const draft = `${pathOf(library.version)}.${process.pid}`;
-    writeFileSync(draft, JSON.stringify(library));
-    renameSync(draft, pathOf(library.version));
+    return readFileSync(packedPathOf(version));
   } catch {
-    return;
+    return null;
   }
+}
+
+/** Keeps a packed library. */
+export function keepPacked(version: string, packed: Buffer): void {
+  write(packedPathOf(version), packed);
 }
