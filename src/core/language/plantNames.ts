@@ -61,7 +61,7 @@ export function buildPlantNames(plants: readonly Plant[]): PlantNames {
 }
 
 const SUPPORT_AFTER = stemSet(
-  'tree bush shrub plant seedling hedge vine fruit leaf branch orchard grove',
+  'tree bush shrub plant seedling hedge vine fruit leaf branch orchard grove blossom flower patch',
 );
 const SUPPORT_BEFORE = stemSet('my our the a an potted these those his her me young dwarf on');
 const OWN = stemSet('my our this these me');
