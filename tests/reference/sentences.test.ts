@@ -9,6 +9,11 @@ import {
 } from '../../src/cli/labelledSentences.ts';
 import { makeEar } from '../../src/core/ear.ts';
 import { isAsking } from '../../src/core/knowledge/careTopics.ts';
+import {
+  findingIdSchema,
+  type FindingId,
+  type PlantId,
+} from '../../src/core/knowledge/schema/common.ts';
 import { hear } from '../../src/core/language/hear.ts';
 import { library } from '../support/wholeLibrary.ts';
 
@@ -46,6 +51,36 @@ it('understands sentences that it was never corrected by', () => {
   expect(scores.precision).toBeGreaterThan(0.8);
   expect(scores.recall).toBeGreaterThan(0.68);
   expect(scores.sign).toBeGreaterThan(0.95);
+});
+
+it('hears nearly all turns of speech of the plants that show the finding most', () => {
+  const turns = z
+    .record(findingIdSchema, z.array(z.string()).min(1))
+    .parse(parse(readFileSync(resolve('tests/sentences/turns.yaml'), 'utf8')));
+  const plants = [...library.plants.keys()];
+  const showing = (id: FindingId): readonly PlantId[] => {
+    const shown = plants.map((one) => [one, ear.shownOn(one).get(id) ?? 0] as const);
+    return shown
+      .filter(([, weight]) => weight > 0)
+      .sort(([, a], [, b]) => b - a)
+      .slice(0, 3)
+      .map(([one]) => one);
+  };
+  const heard = Object.entries(turns).flatMap(([key, said]) => {
+    const id = findingIdSchema.parse(key);
+    const named = showing(id);
+    const where = named.length > 0 ? named : [null];
+    return said.map((words) => {
+      const times = where.filter((plant) =>
+        hear(ear, words, plant).findings.some(
+          ({ finding, value }) => value && library.implied(finding).includes(id),
+        ),
+      );
+      return 2 * times.length > where.length;
+    });
+  });
+  expect(heard.length).toBeGreaterThan(2000);
+  expect(heard.filter(Boolean).length / heard.length).toBeGreaterThan(0.88);
 });
 
 describe('what the library itself says', () => {
