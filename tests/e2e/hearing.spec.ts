@@ -75,9 +75,9 @@ test('what was understood is turned round, doubted and dropped by one key each',
   await expect(row('White powder on the upper side')).toContainText('no');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('u');
-  await expect(row('The white comes off when rubbed')).toContainText('unsure');
+  await expect(row('The coating comes off when rubbed')).toContainText('unsure');
   await page.keyboard.press('Backspace');
-  await expect(row('The white comes off when rubbed')).toContainText('yes');
+  await expect(row('The coating comes off when rubbed')).toContainText('yes');
   await page.keyboard.press('Delete');
-  await expect(row('The white comes off when rubbed')).toContainText('left out');
+  await expect(row('The coating comes off when rubbed')).toContainText('left out');
 });
