@@ -42,6 +42,8 @@ it('takes the plant that is asked about before the scenery', () => {
   expect(ranked('my roses next to the spruce fail')[0]).toBe('rose');
   expect(ranked('there is a spruce near my roses')[0]).toBe('rose');
   expect(ranked('my spruce near my roses is brown')[0]).toBe('spruce');
+  expect(ranked('is it the spruce weevil on the roses')[0]).toBe('rose');
+  expect(ranked('spruce weevils again')[0]).toBe('spruce');
 });
 
 it('shares the confidence out', () => {

@@ -112,6 +112,11 @@ const BE_OR_SEEM = stemSet('is are was were looks look seems seem');
 const WELL = stemSet('fine healthy great okay ok perfect beautiful good');
 const EXCEPT = stemSet('except but until till when then now');
 
+/** "The apple maggot", "white pine weevils": a trouble's name, which says little of the plant that is asked about. */
+const TROUBLES = stemSet(
+  'weevil maggot bug worm beetle borer moth aphid adelgid scale mite sawfly hornworm leafminer',
+);
+
 const BESIDE = stemSet('near beside behind above over by');
 const OURS = stemSet('my our');
 
@@ -150,7 +155,11 @@ function weigh(
   const own = before.some((token) => token !== undefined && OWN.has(token.stem));
   const after = first + entry.stems.length;
   const aside =
-    scenery || simile || saidToBeWell(tokens, after) || (!own && standsByOwn(tokens, after));
+    TROUBLES.has(tokens[after]?.stem ?? '') ||
+    scenery ||
+    simile ||
+    saidToBeWell(tokens, after) ||
+    (!own && standsByOwn(tokens, after));
   const order = 1 / (1 + 0.25 * mentions);
   return (
     order *
