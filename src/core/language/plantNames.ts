@@ -152,7 +152,9 @@ function weigh(
       tokens[first - step]?.stem === LIKE &&
       tokens[first - step]?.sentence === tokens[first]?.sentence,
   );
-  const own = before.some((token) => token !== undefined && OWN.has(token.stem));
+  const own =
+    OWN.has(entry.stems[0] ?? '') ||
+    before.some((token) => token !== undefined && OWN.has(token.stem));
   const after = first + entry.stems.length;
   const aside =
     TROUBLES.has(tokens[after]?.stem ?? '') ||
