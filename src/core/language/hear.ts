@@ -261,6 +261,7 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
   const understood = about === undefined ? undefined : ear.understood(about);
   const candidates = ear
     .phrases(spoken, understood)
+    // What can be told of the plant is asked first, as most matches are of other plants.
     .filter(
       ({ phrase, positions }) =>
         positions.length >= TELLS_PLAINLY || (told?.has(phrase.target.id) ?? true),
