@@ -47,7 +47,10 @@ export function buildPlantNames(plants: readonly Plant[]): PlantNames {
       const stems = tokenize(name).map((token) => token.stem);
       const first = stems[0];
       if (first === undefined) return;
-      names.set(first, [...(names.get(first) ?? []), { stems, plant: plant.id, ambiguous, broad }]);
+      const entry = { stems, plant: plant.id, ambiguous, broad };
+      const known = names.get(first);
+      if (known) known.push(entry);
+      else names.set(first, [entry]);
     };
     const scientific = scientificOf(plant, common);
     const ambiguous = new Set(plant.ambiguous.map((name) => name.toLowerCase()));

@@ -49,20 +49,29 @@ const slipsIn = (length: number): number => (length < 8 ? 1 : length < 11 ? 2 : 
 /** Finds the known word that a misspelled one means; null when none sounds and looks like it. */
 export type Speller = (word: string) => string | null;
 
-/** Makes a speller over known words in lower case; those shorter than six letters are left out. */
-export function makeSpeller(words: Iterable<string>): Speller {
+/** Words of {@link SHORTEST} letters and more by how they sound. */
+function soundsOf(words: Iterable<string>): ReadonlyMap<string, readonly string[]> {
   const bySound = new Map<string, string[]>();
   for (const word of words) {
     if (word.length < SHORTEST) continue;
     const sound = soundOf(word);
-    bySound.set(sound, [...(bySound.get(sound) ?? []), word]);
+    const list = bySound.get(sound);
+    if (list) list.push(word);
+    else bySound.set(sound, [word]);
   }
+  return bySound;
+}
+
+/** Makes a speller over known words in lower case; those shorter than six letters are left out. They are sorted by sound when first needed. */
+export function makeSpeller(words: Iterable<string>): Speller {
+  let sorted: ReadonlyMap<string, readonly string[]> | null = null;
   return (word) => {
     if (word.length < SHORTEST) return null;
     const most = slipsIn(word.length);
     let best: string | null = null;
     let fewest = most + 1;
-    for (const known of bySound.get(soundOf(word)) ?? []) {
+    sorted ??= soundsOf(words);
+    for (const known of sorted.get(soundOf(word)) ?? []) {
       const slips = slipsBetween(word, known, most);
       if (slips < fewest) [best, fewest] = [known, slips];
     }
