@@ -147,7 +147,7 @@ describe('consult', () => {
     request(app).post('/api/consult').set('content-type', 'application/json').send(body);
 
   it('answers in the form of the contract and stores nothing', async () => {
-    const before = (await request(app).get('/api/cases')).body.cases.length as number;
+    const before: number = (await request(app).get('/api/cases')).body.cases.length;
     const answer = await consult(BODY);
     expect(answer.status).toBe(200);
     expect(consultResponseSchema.parse(answer.body).causes[0]?.id).toBe('powdery-mildew');

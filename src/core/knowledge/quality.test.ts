@@ -1,4 +1,5 @@
 import { miniLibrary, readMini } from '../../../tests/support/miniLibrary.ts';
+import { findingId } from '../../../tests/support/setting.ts';
 import { checkQuality } from './quality.ts';
 import { alikeness, weakestPairs } from './separation.ts';
 
@@ -85,13 +86,12 @@ it('asks of a plant that enough reaches it, and a normal look', () => {
 });
 
 it('measures how alike two causes are as the cosine of what they show', () => {
-  const one = new Map(Object.entries({ x: 0.9, y: 0.3 }));
-  const strengths = (list: Map<string, number>) =>
-    list as unknown as Parameters<typeof alikeness>[0];
-  expect(alikeness(strengths(one), strengths(one))).toBeCloseTo(1, 12);
-  expect(alikeness(strengths(one), strengths(new Map([['z', 1]])))).toBe(0);
-  const other = new Map(Object.entries({ x: 0.3, y: 0.9 }));
-  expect(alikeness(strengths(one), strengths(other))).toBeCloseTo(0.54 / 0.9, 12);
+  const strengths = (list: Record<string, number>) =>
+    new Map(Object.entries(list).map(([id, share]) => [findingId(id), share]));
+  const one = strengths({ x: 0.9, y: 0.3 });
+  expect(alikeness(one, one)).toBeCloseTo(1, 12);
+  expect(alikeness(one, strengths({ z: 1 }))).toBe(0);
+  expect(alikeness(one, strengths({ x: 0.3, y: 0.9 }))).toBeCloseTo(0.54 / 0.9, 12);
 });
 
 it('finds for each plant the pair that is least told apart', () => {

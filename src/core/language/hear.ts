@@ -7,14 +7,7 @@ import {
   type PlantNames,
   type RankedPlant,
 } from './plantNames.ts';
-import {
-  mentionOfEach,
-  namesOfFruit,
-  namesOfWholes,
-  withoutNames,
-  withoutOwners,
-  type Named,
-} from './named.ts';
+import { readNaming, withoutNames, withoutOwners, type Named, type Naming } from './named.ts';
 import { withoutClaimedWords, type Reading, type Weights } from './compete.ts';
 import { fitsMarks } from './marksFit.ts';
 import { fitsPart, namesPart } from './partFit.ts';
@@ -115,12 +108,6 @@ function sortOf({ kind, part }: Finding, negates: boolean, value: boolean): Cand
   return negates ? 'lacking' : 'seen';
 }
 
-/** Which words name a plant as a whole, and which its fruit. */
-interface Naming {
-  readonly wholes: readonly boolean[];
-  readonly fruits: readonly boolean[];
-}
-
 function toCandidate(
   tokens: readonly Token[],
   stance: Stance,
@@ -140,7 +127,8 @@ function toCandidate(
   if (finding.kind !== 'context' && positions.some((i) => wholes[i] === true)) return null;
   const telling = tellingOf(tokens, positions);
   if (match.far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length)) return null;
-  if (!fitsPart(finding, tokens, positions, phrase.needsPart, any(fruits))) return null;
+  const told = { needsPart: phrase.needsPart, namesFruit: any(fruits) };
+  if (!fitsPart(finding, tokens, positions, told)) return null;
   if (finding.kind !== 'context' && !fitsMarks(tokens, positions, telling)) return null;
   const first = tokens[Math.min(...positions)];
   const last = tokens[Math.max(...positions)];
@@ -215,7 +203,7 @@ function isToldPlainly(
   { telling, positions, target }: Candidate,
 ): boolean {
   const needsPart = target.part === 'turf' || target.part === 'needle';
-  return telling.length >= TELLS_PLAINLY && fitsPart(target, tokens, positions, needsPart);
+  return telling.length >= TELLS_PLAINLY && fitsPart(target, tokens, positions, { needsPart });
 }
 
 /** How commonly each finding is shown on the plants spoken of, where it can be told of them; null when none is known. */
@@ -253,28 +241,24 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
     rarity: (position) => rarityOf(ear, spoken[position]),
     common: (id) => (told === null ? 1 : (told.get(id) ?? 0)),
   };
-  const naming = {
-    wholes: namesOfWholes(spoken, mentions),
-    fruits: namesOfFruit((one) => ear.understood(one).has(FRUIT), spoken, mentions),
-  };
+  const naming = readNaming(spoken, mentions, (one) => ear.understood(one).has(FRUIT));
   const about = plant ?? (meant.length === 1 ? meant[0]?.plant : undefined);
   const understood = about === undefined ? undefined : ear.understood(about);
+  const canTell = (id: FindingId): boolean => told?.has(id) ?? true;
   const candidates = ear
     .phrases(spoken, understood)
     // What can be told of the plant is asked first, as most matches are of other plants.
     .filter(
-      ({ phrase, positions }) =>
-        positions.length >= TELLS_PLAINLY || (told?.has(phrase.target.id) ?? true),
+      ({ phrase, positions }) => positions.length >= TELLS_PLAINLY || canTell(phrase.target.id),
     )
     .map((match) => toCandidate(spoken, stance, naming, match))
     .filter((candidate) => candidate !== null)
-    .filter((one) => (told?.has(one.finding) ?? true) || isToldPlainly(spoken, one));
+    .filter((one) => canTell(one.finding) || isToldPlainly(spoken, one));
   const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, weights)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
-  const named = mentionOfEach(spoken, mentions);
   const telling = spoken.filter(
-    (_, i) => stance.denied[i] !== true && stance.theory[i] !== true && !named[i],
+    (_, i) => stance.denied[i] !== true && stance.theory[i] !== true && !naming.named[i],
   );
   return { plants, mentions, findings, telling };
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
 import { makeEar } from '../ear.ts';
-import { mentionOfEach, namesOfWholes, withoutNames, withoutOwners } from './named.ts';
+import { mentionOfEach, readNaming, withoutNames, withoutOwners } from './named.ts';
 import { findPlants, type PlantMention } from './plantNames.ts';
 import { tokenize, type Token } from './tokens.ts';
 
@@ -95,6 +95,9 @@ describe('names', () => {
 
   it('before a noun for a plant name the whole of it', () => {
     const { tokens, mentions } = read('tomato plants have tomatoes');
-    expect(namesOfWholes(tokens, mentions)).toEqual([true, false, false, false]);
+    const { wholes, fruits } = readNaming(tokens, mentions, () => true);
+    expect(wholes).toEqual([true, false, false, false]);
+    expect(fruits).toEqual([false, false, false, true]);
+    expect(readNaming(tokens, mentions, () => false).fruits).toEqual(Array(4).fill(false));
   });
 });

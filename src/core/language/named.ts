@@ -93,27 +93,39 @@ const PLANT_NOUNS = stemSet(
   'plant tree bush vine leaf leaves foliage seedling hedge stem stalk cane root flower blossom',
 );
 
-/** For each word whether it names the fruit of the plant it names: "tomatoes split", but not "tomato leaves". */
-export function namesOfFruit(
-  bearsFruit: (plant: PlantId) => boolean,
+/** Marks names before such nouns: "lemon tree" is the tree as a whole, and "lemon" neither its fruit nor a colour there. */
+function namesOfWholes(
   tokens: readonly Token[],
   mentions: readonly PlantMention[],
 ): readonly boolean[] {
+  const ends = new Set(mentions.map(({ end }) => end));
+  return tokens.map(({ end }, i) => ends.has(end) && PLANT_NOUNS.has(tokens[i + 1]?.stem ?? ''));
+}
+
+/** What the names in a text stand for, word by word. */
+export interface Naming {
+  /** The plant that the word names or helps to name. */
+  readonly named: readonly (PlantMention | null)[];
+  /** Whether it names a plant as a whole: "tomato leaves". */
+  readonly wholes: readonly boolean[];
+  /** Whether it names the fruit of its plant: "tomatoes split". */
+  readonly fruits: readonly boolean[];
+}
+
+/** Reads {@link Naming}; `bearsFruit` tells plants that are eaten for their fruit. */
+export function readNaming(
+  tokens: readonly Token[],
+  mentions: readonly PlantMention[],
+  bearsFruit: (plant: PlantId) => boolean,
+): Naming {
+  const named = mentionOfEach(tokens, mentions);
   const wholes = namesOfWholes(tokens, mentions);
-  return mentionOfEach(tokens, mentions).map(
+  const fruits = named.map(
     (mention, i) =>
       mention !== null &&
       wholes[i] !== true &&
       bearsFruit(mention.plant) &&
       !namesPart(tokens[i + 1]),
   );
-}
-
-/** Marks names before such nouns: "lemon tree" is the tree as a whole, and "lemon" neither its fruit nor a colour there. */
-export function namesOfWholes(
-  tokens: readonly Token[],
-  mentions: readonly PlantMention[],
-): readonly boolean[] {
-  const ends = new Set(mentions.map(({ end }) => end));
-  return tokens.map(({ end }, i) => ends.has(end) && PLANT_NOUNS.has(tokens[i + 1]?.stem ?? ''));
+  return { named, wholes, fruits };
 }

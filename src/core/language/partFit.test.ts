@@ -26,7 +26,7 @@ function fits(part: string, text: string, words: string, needsPart = false, kind
     if (place < 0) throw new Error(`${word} is not said`);
     return place;
   });
-  return fitsPart(finding(part, kind), tokens, positions, needsPart);
+  return fitsPart(finding(part, kind), tokens, positions, { needsPart });
 }
 
 describe('what is told of a part', () => {
@@ -74,10 +74,10 @@ describe('what is told of a part', () => {
 
   it('is the fruit where the plant is named for it', () => {
     const tokens = tokenize('tomatoes split round the stem');
-    expect(fitsPart(finding('fruit'), tokens, [0, 1], false, true)).toBe(true);
-    expect(fitsPart(finding('stem'), tokens, [0, 1], false, true)).toBe(false);
+    expect(fitsPart(finding('fruit'), tokens, [0, 1], { namesFruit: true })).toBe(true);
+    expect(fitsPart(finding('stem'), tokens, [0, 1], { namesFruit: true })).toBe(false);
     const others = tokenize('leaves on the tomatoes split');
-    expect(fitsPart(finding('fruit'), others, [3, 4], false, true)).toBe(false);
+    expect(fitsPart(finding('fruit'), others, [3, 4], { namesFruit: true })).toBe(false);
   });
 
   it('is asked for when the phrase needs it', () => {

@@ -53,8 +53,9 @@ export const namesPart = (token: Token | undefined): boolean => regionOf(token) 
 
 /** Words that put what stands before them on a part: "holes on the trunk", "streaks all down the bark". */
 const PLACES = stemSet('on in of along around over up down under inside at');
-const LINKS = stemSet(
-  'all on in of along around over up down under inside at the my our its it their both every each these those same lower upper main',
+/** Words that may stand between these and the part. */
+const POINTING = stemSet(
+  'all the my our its it their both every each these those same lower upper main',
 );
 
 /** The part that a place just after a stretch of words names: "... holes on the trunk". */
@@ -67,8 +68,8 @@ function placedOn(tokens: readonly Token[], last: number): Region | null {
     const region = regionOf(token);
     // What is all over the lawn may be of another plant.
     if (region) return placed && region !== 'turf' ? region : null;
-    if (!LINKS.has(token.stem)) return null;
-    placed ||= PLACES.has(token.stem);
+    if (PLACES.has(token.stem)) placed = true;
+    else if (!POINTING.has(token.stem)) return null;
   }
   return null;
 }
@@ -97,21 +98,27 @@ function spokenOf(
   return null;
 }
 
+/** How words tell of a finding. */
+interface Told {
+  /** Not heard where its part is not named. */
+  readonly needsPart?: boolean;
+  /** One of the words names what is eaten: "tomatoes split". */
+  readonly namesFruit?: boolean;
+}
+
 /** Insects and growths sit on leaves and wood alike, and people do not say which. */
 const isAnywhere = ({ kind, part }: Finding): boolean =>
   kind === 'sign' && (part === 'leaf' || part === 'stem');
 
 /**
  * Whether words that could tell of a finding are said of its part of the plant: "gray spots" of canes are none on
- * leaves, and one that needs its part named is not heard without. No other part may stand between its words. `namesFruit`
- * says that one of the words names what is eaten: "tomatoes split".
+ * leaves. No other part may stand between its words.
  */
 export function fitsPart(
   finding: Finding,
   tokens: readonly Token[],
   positions: readonly number[],
-  needsPart = false,
-  namesFruit = false,
+  { needsPart = false, namesFruit = false }: Told = {},
 ): boolean {
   const allowed = finding.kind === 'context' ? null : TOLD_ON[finding.part];
   // One word alone ("holes") needs its part; more words name an insect or a growth well enough.

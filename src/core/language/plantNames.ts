@@ -138,34 +138,48 @@ function saidToBeWell(tokens: readonly Token[], after: number): boolean {
   return next === undefined || next.pauseBefore || !EXCEPT.has(next.stem);
 }
 
-function weigh(
-  tokens: readonly Token[],
-  entry: NameEntry,
-  first: number,
-  mentions: number,
-  lastAfter: number,
-): number {
-  const before = [1, 2, 3]
-    .map((step) => tokens[first - step])
-    .filter((t) => t?.sentence === tokens[first]?.sentence);
-  const beside = lastAfter >= 0 && first - lastAfter <= MOST_DESCRIBED;
-  const scenery = isScenery(tokens, first) && !(beside && standsByOwn(tokens, lastAfter));
+/** Where a name stands, and where the one before it ended; null for the first. */
+interface Place {
+  readonly first: number;
+  readonly after: number;
+  readonly own: boolean;
+  readonly lastAfter: number | null;
+}
+
+/** Whether a plant is named by the way: as scenery, for comparison or in the name of a trouble. */
+function isAside(tokens: readonly Token[], { first, after, own, lastAfter }: Place): boolean {
+  const near = lastAfter !== null && first - lastAfter <= MOST_DESCRIBED;
+  const scenery = isScenery(tokens, first) && !(near && standsByOwn(tokens, lastAfter));
   const simile = [2, 3, 4].some(
     (step) =>
       tokens[first - step]?.stem === LIKE &&
       tokens[first - step]?.sentence === tokens[first]?.sentence,
   );
-  const own =
-    OWN.has(entry.stems[0] ?? '') ||
-    before.some((token) => token !== undefined && OWN.has(token.stem));
-  const after = first + entry.stems.length;
-  const aside =
+  return (
     TROUBLES.has(tokens[after]?.stem ?? '') ||
     scenery ||
     simile ||
     saidToBeWell(tokens, after) ||
-    (!own && standsByOwn(tokens, after));
-  const order = 1 / (1 + 0.25 * mentions);
+    (!own && standsByOwn(tokens, after))
+  );
+}
+
+/** Weight of a name that opens at `first`; `found` are the names before it. */
+function weigh(
+  tokens: readonly Token[],
+  entry: NameEntry,
+  first: number,
+  found: readonly { readonly after: number }[],
+): number {
+  const before = [1, 2, 3]
+    .map((step) => tokens[first - step])
+    .filter((t) => t?.sentence === tokens[first]?.sentence);
+  const own =
+    OWN.has(entry.stems[0] ?? '') ||
+    before.some((token) => token !== undefined && OWN.has(token.stem));
+  const after = first + entry.stems.length;
+  const aside = isAside(tokens, { first, after, own, lastAfter: found.at(-1)?.after ?? null });
+  const order = 1 / (1 + 0.25 * found.length);
   return (
     order *
     (own ? 1.5 : 1) *
@@ -248,7 +262,7 @@ export function findPlants(
       found.push({
         plant: entry.plant,
         weight:
-          weigh(tokens, entry, i, found.length, found.at(-1)?.after ?? -1) *
+          weigh(tokens, entry, i, found) *
           (isTakenBack(tokens, i + entry.stems.length) ? TAKEN_BACK : 1),
         start: first.start,
         end: last.end,

@@ -1,5 +1,5 @@
 import { REFERENCE_PLACE } from '../../../tests/support/miniLibrary.ts';
-import { almanacAt } from '../../../tests/support/setting.ts';
+import { almanacAt, day } from '../../../tests/support/setting.ts';
 import { placeSchema } from '../knowledge/schema/place.ts';
 import { dailyNormals } from './climate.ts';
 import { accumulate, buildSeasonYear, reachedAt, type SeasonYear } from './seasonYear.ts';
@@ -84,11 +84,7 @@ it('tells how far a day is from a window, on either side', () => {
     to: { month: 5, day: 20 },
     at: null,
   } as const;
-  const days = (text: string): number | null =>
-    almanac.daysOutside(
-      may,
-      (Date.parse(text) / 86_400_000) as Parameters<typeof almanac.daysOutside>[1],
-    );
+  const days = (text: string): number | null => almanac.daysOutside(may, day(text));
   expect(days('2026-05-15')).toBe(0);
   expect(days('2026-05-01')).toBe(9);
   expect(days('2026-05-30')).toBe(10);

@@ -11,22 +11,25 @@ const QUICK = 5;
 
 const compress = promisify<Buffer, BrotliOptions, Buffer>(brotliCompress);
 
-const textOf = (library: Library): Buffer => Buffer.from(JSON.stringify(library));
-
-function options(text: Buffer, quality: number): BrotliOptions {
-  return {
-    params: {
-      [constants.BROTLI_PARAM_QUALITY]: quality,
-      [constants.BROTLI_PARAM_MODE]: constants.BROTLI_MODE_TEXT,
-      [constants.BROTLI_PARAM_SIZE_HINT]: text.length,
-    },
+function packing(library: Library, quality: number): { text: Buffer; options: BrotliOptions } {
+  const text = Buffer.from(JSON.stringify(library));
+  const params = {
+    [constants.BROTLI_PARAM_QUALITY]: quality,
+    [constants.BROTLI_PARAM_MODE]: constants.BROTLI_MODE_TEXT,
+    [constants.BROTLI_PARAM_SIZE_HINT]: text.length,
   };
+  return { text, options: { params } };
 }
 
 /** The text that is sent, packed by Brotli as well as it can. */
 export function packLibrary(library: Library): Promise<Buffer> {
-  const text = textOf(library);
-  return compress(text, options(text, CAREFUL));
+  const { text, options } = packing(library, CAREFUL);
+  return compress(text, options);
+}
+
+function packQuickly(library: Library): Buffer {
+  const { text, options } = packing(library, QUICK);
+  return brotliCompressSync(text, options);
 }
 
 /** The packed library: the careful packing once it is there, a quick one until then. */
@@ -42,12 +45,7 @@ function packingOf(library: Library): () => Buffer {
       // The quick packing goes on being sent.
       () => undefined,
     );
-  return () => {
-    if (packed) return packed;
-    const text = textOf(library);
-    quick ??= brotliCompressSync(text, options(text, QUICK));
-    return quick;
-  };
+  return () => packed ?? (quick ??= packQuickly(library));
 }
 
 /** Answers with the library, which stays in the browser's cache until its version changes. */

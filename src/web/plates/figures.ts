@@ -212,8 +212,9 @@ function flower({ form, regions }: Plate): Drawing {
 
 function fruit({ form }: Plate): Drawing {
   const wide = form === 'narrow' ? 20 : form === 'puckered' ? 30 : 35;
+  const from: Point = [50, 92];
   const axis = {
-    from: [50, 92] as Point,
+    from,
     degrees: 90,
     length: 72,
     bend: form === 'twisted' ? 40 : 0,

@@ -8,18 +8,17 @@ export const spaced = (word: string): string => word.replaceAll('-', ' ');
 /** The first letter large. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-const HARM_WORDS: Readonly<Record<Exclude<keyof Harm, 'pace'>, string>> = {
-  looks: 'its looks',
-  yield: 'the crop',
-  plant: "the plant's life",
-  neighbours: 'other plants',
-  people: 'people',
-};
+const HARM_WORDS: readonly (readonly [Exclude<keyof Harm, 'pace'>, string])[] = [
+  ['looks', 'its looks'],
+  ['yield', 'the crop'],
+  ['plant', "the plant's life"],
+  ['neighbours', 'other plants'],
+  ['people', 'people'],
+];
 
 /** What is at stake and how fast, as one sentence. */
 export function harmInWords(harm: Harm): string {
-  const parts = Object.entries(HARM_WORDS)
-    .map(([part, words]) => ({ words, level: harm[part as Exclude<keyof Harm, 'pace'>] }))
+  const parts = HARM_WORDS.map(([part, words]) => ({ words, level: harm[part] }))
     .filter(({ level }) => level !== 'none')
     .map(({ words, level }) => `${level} for ${words}`);
   if (parts.length === 0) return 'None to speak of.';
