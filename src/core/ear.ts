@@ -45,6 +45,13 @@ function understoodOf(library: Compiled): (plant: PlantId) => ReadonlySet<string
 /** Makes the ear of a library: what it can hear, and what can be meant of which plant. Answers are kept. */
 export function makeEar(library: Compiled): Ear {
   const kinds = kindsOf(library);
+  const { lineage, traits } = library.taxonomy;
+  const isLawn = (plant: PlantId): boolean => lineage(plant).some((id) => id === LAWN);
+  /** A trouble of all plants may show on lawns what it cannot on a tree. */
+  const onLawnOnly = (id: FindingId): boolean => {
+    const finding = library.findings.get(id);
+    return finding?.part === 'turf' && finding.kind !== 'context';
+  };
   const always = [...library.findings.values()].filter(({ forAdvice }) => forAdvice);
   const shownOn = remembering((plant: PlantId): ReadonlyMap<FindingId, number> => {
     const shown = new Map<FindingId, number>(always.map(({ id }) => [id, 0]));
@@ -53,11 +60,11 @@ export function makeEar(library: Compiled): Ear {
         const cause = library.causes.get(id);
         const weight = cause ? factor * commonnessOf(cause) : 0;
         for (const [finding, strength] of library.strengths.get(id) ?? [])
-          shown.set(finding, (shown.get(finding) ?? 0) + weight * strength);
+          if (isLawn(kind) || !onLawnOnly(finding))
+            shown.set(finding, (shown.get(finding) ?? 0) + weight * strength);
       }
     return shown;
   });
-  const { lineage, traits } = library.taxonomy;
   return {
     ...library,
     lineage,
