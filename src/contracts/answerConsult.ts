@@ -2,7 +2,7 @@ import type { Finding } from '../core/knowledge/schema/finding.ts';
 import type { Answer, Consultant, Consultation, Enquiry, RankedCause } from '../core/consult.ts';
 import { isPesticide } from '../core/advice/safety/rules.ts';
 import { PLANT_QUESTION } from '../core/diagnosis/drafts.ts';
-import { LIKE_WORDS } from '../core/diagnosis/wording.ts';
+import { ASKS_ONLY, LIKE_WORDS } from '../core/diagnosis/wording.ts';
 import type { Argument } from '../core/diagnosis/explain.ts';
 import type { Experience } from '../core/diagnosis/learning.ts';
 import type { Compiled } from '../core/knowledge/compile.ts';
@@ -150,6 +150,7 @@ function describePlants(
 
 function labelOf(library: Compiled, id: FindingId): string {
   if (id === LIKE_WORDS) return 'Told in words like its description';
+  if (id === ASKS_ONLY) return 'Asks what to do, and tells of nothing seen';
   return library.findings.get(id)?.label ?? id;
 }
 

@@ -123,7 +123,7 @@ function rankCauses(
   { posterior, evidence: reported, wording }: Weighing,
   experience: Experience,
 ): readonly RankedCause[] {
-  const evidence = wording ? [...reported, wording] : reported;
+  const evidence = [...reported, ...wording];
   const order = posterior.ranking.slice(0, CAUSES_SHOWN);
   return order.flatMap((i, rank) => {
     const cause = network.causes[i];
@@ -254,7 +254,10 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     network,
     reports,
     silenceWeight(countWords(words)),
-    likeness(library.descriptions(), wordsStanding(heard, answers)),
+    {
+      likeness: likeness(library.descriptions(), wordsStanding(heard, answers)),
+      asks: heard.asks && answers.length === 0,
+    },
   );
   const { posterior, evidence } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
@@ -265,6 +268,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     today,
     almanac: kept.almanacs(enquiry),
     traits: plant === null ? {} : library.taxonomy.traits(plant),
+    kinds: plant === null ? [] : library.taxonomy.lineage(plant),
     approach: enquiry.approach,
     channel: enquiry.channel,
     reported: new Set(reports.filter(({ value }) => value).map(({ finding }) => finding)),

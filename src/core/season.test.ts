@@ -37,7 +37,7 @@ const events = (plant: string | null, traits: Traits = {}): string[] =>
   seasonEvents(
     library,
     hosting,
-    plant === null ? null : { id: plantId(plant), name: plant, traits },
+    plant === null ? null : { id: plantId(plant), name: plant, traits, kinds: [plantId(plant)] },
   ).map(({ about, name, kind }) => `${about} ${name} ${kind}`);
 
 it('tells a cause by its stages, or else by when it is seen', () => {

@@ -1,5 +1,5 @@
 import type { Hosting } from './knowledge/hosting.ts';
-import { isSeasonless } from './knowledge/schema/cause.ts';
+import { isSeasonless, suits } from './knowledge/schema/cause.ts';
 import type { CauseId, PlantId } from './knowledge/schema/common.ts';
 import type { Library } from './knowledge/schema/library.ts';
 import type { Traits } from './knowledge/schema/plant.ts';
@@ -21,6 +21,8 @@ export interface SeasonPlant {
   readonly id: PlantId;
   readonly name: string;
   readonly traits: Traits;
+  /** The plant and all groups above it. */
+  readonly kinds: readonly PlantId[];
 }
 
 /** Without a plant only what is asked about this often is listed. */
@@ -82,7 +84,9 @@ export function seasonEvents(
         .filter(({ when }) => isDated(when))
         .map(({ name, when }) => event(name, when, 'stage'));
       const shown = isDated(seen) && staged.length === 0 ? [event('seen', seen, 'seen')] : [];
-      const steps = options.flatMap(({ use, when }) => {
+      const steps = options.flatMap((option) => {
+        const { use, when } = option;
+        if (!suits(option, plant?.kinds ?? [])) return [];
         const rule = when ?? (plant === null ? undefined : treatments.get(use)?.when);
         return isDated(rule) ? [event(treatments.get(use)?.name ?? use, rule, 'step')] : [];
       });

@@ -13,6 +13,7 @@ export function adviceContext(
     today: day(today),
     almanac: almanacAt(library, lat),
     traits: {},
+    kinds: [],
     approach: 'integrated',
     channel: 'phone',
     reported: new Set(),

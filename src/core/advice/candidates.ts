@@ -4,6 +4,7 @@ import type { Posterior } from '../diagnosis/posterior.ts';
 import { BURDEN, EFFECT, HARM, RISK } from '../knowledge/scale.ts';
 import {
   isSeasonless,
+  suits,
   type Cause,
   type Harm,
   type TreatmentOption,
@@ -81,6 +82,7 @@ export function gatherCandidates(
   const byId = new Map<string, Candidate>();
   for (const suspect of suspects) {
     for (const option of suspect.cause.treatments) {
+      if (!suits(option, context.kinds)) continue;
       const treatment = library.treatments.get(option.use);
       if (!treatment) continue;
       const target = { suspect, effect: EFFECT[option.effect] };

@@ -1,4 +1,4 @@
-import type { FindingId } from '../knowledge/schema/common.ts';
+import type { FindingId, PlantId } from '../knowledge/schema/common.ts';
 import type { Traits } from '../knowledge/schema/plant.ts';
 import type { Almanac } from '../timing/almanac.ts';
 import type { Day } from '../timing/calendar.ts';
@@ -16,6 +16,8 @@ export interface AdviceContext {
   readonly today: Day;
   readonly almanac: Almanac;
   readonly traits: Traits;
+  /** The plant and all groups above it; none while it is unknown. */
+  readonly kinds: readonly PlantId[];
   readonly approach: Approach;
   readonly channel: Channel;
   /** Findings reported as true. */

@@ -5,7 +5,8 @@ import type { Compiled } from '../knowledge/compile.ts';
 import { BURDEN, EFFECT, RISK } from '../knowledge/scale.ts';
 import { tabulate } from '../maths.ts';
 import { remembering } from '../remembering.ts';
-import type { Cause } from '../knowledge/schema/cause.ts';
+import { suits, type Cause, type TreatmentOption } from '../knowledge/schema/cause.ts';
+import type { PlantId } from '../knowledge/schema/common.ts';
 import type { Treatment } from '../knowledge/schema/treatment.ts';
 import { harmPoints } from './candidates.ts';
 
@@ -62,37 +63,43 @@ const burdenOf = (treatment: Treatment): number =>
   BURDEN[treatment.effort] + BURDEN[treatment.money] + RISK[treatment.rung];
 
 /** What a set of treatments does against a cause: each leaves a part of what is left. */
-function combinedEffect(cause: Cause, uses: ReadonlySet<string>): number {
-  return (
-    1 -
-    cause.treatments.reduce(
-      (left, { use, effect }) => left * (uses.has(use) ? 1 - EFFECT[effect] : 1),
-      1,
-    )
+function combinedEffect(options: readonly TreatmentOption[], uses: ReadonlySet<string>): number {
+  const left = options.reduce(
+    (rest, { use, effect }) => rest * (uses.has(use) ? 1 - EFFECT[effect] : 1),
+    1,
   );
+  return 1 - left;
 }
 
-/** Steps of a cause that repay their burden against it. */
-function stepsFor(library: Compiled, cause: Cause): Steps {
+/** Steps of a cause on a kind of plant that repay their burden against it. */
+function stepsFor(library: Compiled, kinds: readonly PlantId[], cause: Cause): Steps {
+  const optionsOf = ({ treatments }: Cause): readonly TreatmentOption[] =>
+    treatments.filter((option) => suits(option, kinds));
   const harm = harmPoints(cause.harm);
-  const steps = cause.treatments.flatMap(({ use, effect }) => {
+  const steps = optionsOf(cause).flatMap(({ use, effect }) => {
     const treatment = library.treatments.get(use);
     return treatment && EFFECT[effect] * harm > burdenOf(treatment) ? [treatment] : [];
   });
   const uses = new Set<string>(steps.map(({ id }) => id));
   return {
     burden: steps.reduce((sum, step) => sum + burdenOf(step), 0),
-    effectOn: remembering((target) => combinedEffect(target, uses)),
+    effectOn: remembering((target) => combinedEffect(optionsOf(target), uses)),
   };
 }
 
-const stepsKept = new WeakMap<Compiled, (cause: Cause) => Steps>();
+type StepsOf = (cause: Cause) => Steps;
+const stepsKept = new WeakMap<Compiled, (plant: PlantId | null) => StepsOf>();
 
-/** {@link stepsFor}, worked out once for each cause of a library. */
-function stepsIn(library: Compiled): (cause: Cause) => Steps {
-  const steps = stepsKept.get(library) ?? remembering((cause: Cause) => stepsFor(library, cause));
-  stepsKept.set(library, steps);
-  return steps;
+/** {@link stepsFor}, worked out once for each plant and cause of a library. */
+function stepsIn(library: Compiled, plant: PlantId | null): StepsOf {
+  const ofPlants =
+    stepsKept.get(library) ??
+    remembering((one: PlantId | null): StepsOf => {
+      const kinds = one === null ? [] : library.taxonomy.lineage(one);
+      return remembering((cause: Cause) => stepsFor(library, kinds, cause));
+    });
+  stepsKept.set(library, ofPlants);
+  return ofPlants(plant);
 }
 
 /** What is true, as far as a loss depends on it. */
@@ -149,7 +156,8 @@ export function makeDecision(
   posterior: Posterior,
   positions: readonly number[],
 ): Decision {
-  const stepsOf = stepsIn(library);
+  const [host, ...others] = network.hosts;
+  const stepsOf = stepsIn(library, host && others.length === 0 ? host.plant : null);
   const leave: Plan = { action: LEAVE, burden: 0, names: null, effectOn: () => 0 };
   const likely = posterior.ranking.slice(0, MOST_PLANS).flatMap((position): Plan[] => {
     const cause = network.causes[position];

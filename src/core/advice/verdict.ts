@@ -61,7 +61,13 @@ const ENOUGH_NOW = 0.4;
 /** Longest wait for a window that still counts as waiting; beyond it this year is lost. */
 const LONGEST_WAIT_DAYS = 150;
 
-function whenTreatable(steps: readonly Chosen[], today: Day): 'act-now' | 'wait' | 'too-late' {
+/** To wait and watch is nothing done: where there is nothing else the cause is left. */
+function whenTreatable(
+  all: readonly Chosen[],
+  today: Day,
+): 'leave' | 'act-now' | 'wait' | 'too-late' {
+  const steps = all.filter(({ candidate }) => candidate.treatment.rung !== 'leave');
+  if (steps.length === 0) return 'leave';
   const total = steps.reduce((sum, { gain }) => sum + gain, 0);
   const now = steps.filter(({ candidate }) => daysUntil(candidate.state, today) === 0);
   const gainNow = now.reduce((sum, { gain }) => sum + gain, 0);

@@ -62,10 +62,16 @@ function firstLater(steps: readonly Chosen[], today: Day): string {
     : 'in its season';
 }
 
+/** What is said of a cause that is left, where the library has no words of its own. */
+const LEFT = {
+  normal: 'No treatment is needed.',
+  trouble: 'Nothing needs doing now but to watch it.',
+} as const;
+
 function tail(verdict: Verdict, cause: Cause, steps: readonly Chosen[], today: Day): string {
   switch (verdict) {
     case 'leave':
-      return cause.leave ?? 'No treatment is needed.';
+      return cause.leave ?? LEFT[cause.category === 'normal' ? 'normal' : 'trouble'];
     case 'act-now':
       return cause.category === 'care' ? '' : 'Start now.';
     case 'wait':

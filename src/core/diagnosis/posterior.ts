@@ -1,6 +1,5 @@
 import type { Compiled } from '../knowledge/compile.ts';
 import type { CauseId } from '../knowledge/schema/common.ts';
-import type { Likeness } from '../language/descriptions.ts';
 import type { Report } from './evidence.ts';
 import { multiplyAll } from './likelihood.ts';
 import {
@@ -13,7 +12,7 @@ import {
 } from './network.ts';
 import { silenceAbout, unmentioned } from './silence.ts';
 import { weighReports, type Weighed } from './weigh.ts';
-import { weighLikeness } from './wording.ts';
+import { weighWords, type Wording, type Words } from './wording.ts';
 
 /** The outcome of weighing. */
 export interface Posterior {
@@ -86,21 +85,30 @@ function posteriorFrom(network: Network, weights: Float64Array, logScale = 0): P
 export interface Weighing {
   readonly posterior: Posterior;
   readonly evidence: readonly Weighed[];
-  /** The likeness of the words to the causes' descriptions; null when it was not weighed. */
-  readonly wording: Weighed | null;
+  /** What was taken from the text as a whole. */
+  readonly wording: readonly Weighed[];
+}
+
+const NO_WORDS: Words = { likeness: () => 0, asks: false };
+
+function productOf([first, ...others]: readonly Wording[]): Float64Array | undefined {
+  return others.reduce(
+    (product, { factors }) => product?.map((factor, i) => factor * (factors[i] ?? 1)),
+    first?.factors,
+  );
 }
 
 /**
  * Exact posterior over nothing wrong, not in the library, every cause and every pair.
- * `silence` is the weight of what was not mentioned, see `silenceWeight`; 0 leaves it out. `likeness` is that of
- * the words to the causes' descriptions.
+ * `silence` is the weight of what was not mentioned, see `silenceWeight`; 0 leaves it out. `words` is what is
+ * taken from the text as a whole.
  */
 export function weighAll(
   library: Compiled,
   network: Network,
   reports: readonly Report[],
   silence: number,
-  likeness: Likeness = () => 0,
+  words: Words = NO_WORDS,
 ): Weighing {
   const evidence = weighReports(library, network, reports);
   const weights = network.prior.slice();
@@ -108,9 +116,9 @@ export function weighAll(
     silence > 0
       ? unmentioned(library, network, reports).map((node) => silenceAbout(node, silence))
       : [];
-  const wording = weighLikeness(network, likeness);
+  const wording = weighWords(network, words);
   const likelihoods = [...evidence.map(({ likelihood }) => likelihood), ...silences];
-  const logScale = multiplyAll(weights, network, likelihoods, wording?.factors);
+  const logScale = multiplyAll(weights, network, likelihoods, productOf(wording));
   return { posterior: posteriorFrom(network, weights, logScale), evidence, wording };
 }
 

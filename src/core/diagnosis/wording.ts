@@ -1,9 +1,14 @@
+import { isCareTopic } from '../knowledge/careTopics.ts';
+import type { Cause } from '../knowledge/schema/cause.ts';
 import type { FindingId } from '../knowledge/schema/common.ts';
 import { findingIdSchema } from '../knowledge/schema/common.ts';
 import type { Likeness } from '../language/descriptions.ts';
 import { NONE } from './likelihood.ts';
 import type { Network } from './network.ts';
 import type { Weighed } from './weigh.ts';
+
+/** Stands among the arguments for a text that only asks; no finding of the library. */
+export const ASKS_ONLY: FindingId = findingIdSchema.parse('asks-only');
 
 /** Stands among the arguments for the likeness of the words as a whole; no finding of the library. */
 export const LIKE_WORDS: FindingId = findingIdSchema.parse('like-words');
@@ -16,29 +21,48 @@ const WORTH_OF_LIKENESS = 0.3;
 /** However alike, words move a cause by no more than this, in nats: less than one telltale sign. */
 const MOST_NATS = 4;
 
-/** The likeness of the words to the causes' descriptions, as a weak piece of evidence. */
+/** A text as a whole, as a piece of evidence. */
 export interface Wording extends Weighed {
-  /** What the likeness makes of each cause, as a factor, by position; a pair takes that of its likest member. */
+  /** What it makes of each cause, as a factor, by position; a pair takes the greater of its members'. */
   readonly factors: Float64Array;
 }
 
-/** Weighs the likeness of words; null when nothing is alike. */
-export function weighLikeness(network: Network, likeness: Likeness): Wording | null {
-  const factors = new Float64Array(network.causes.length).fill(1);
-  const touches: number[] = [];
-  network.causes.forEach(({ id }, i) => {
-    const alike = likeness(id);
-    if (alike <= 0) return;
-    factors[i] = Math.exp(Math.min(MOST_NATS, WORTH_OF_LIKENESS * alike));
-    touches.push(i);
-  });
+/** What is taken from a text as a whole. */
+export interface Words {
+  readonly likeness: Likeness;
+  /** It asks how or when a thing is done, and tells of nothing seen. */
+  readonly asks: boolean;
+}
+
+/** Likelihood of a text that only asks, given a question of care, over that given a trouble; judgement. */
+const ASKS_OF_CARE = 15;
+
+function wordingOf(
+  network: Network,
+  finding: FindingId,
+  factorOf: (cause: Cause) => number,
+): Wording | null {
+  const factors = Float64Array.from(network.causes, factorOf);
+  const touches = [...factors.keys()].filter((i) => factors[i] !== 1);
   if (touches.length === 0) return null;
   const of = (i: number): number => (i === NONE ? 1 : (factors[i] ?? 1));
   return {
-    finding: LIKE_WORDS,
+    finding,
     value: true,
     sure: 1,
     likelihood: { touches, unknown: 1, under: (i, j) => Math.max(of(i), of(j)), missed: null },
     factors,
   };
+}
+
+/** Weighs a text as a whole: the likeness of its words, and that it only asks. Empty when neither tells anything. */
+export function weighWords(network: Network, { likeness, asks }: Words): readonly Wording[] {
+  const alike = ({ id }: Cause): number =>
+    Math.exp(Math.min(MOST_NATS, WORTH_OF_LIKENESS * Math.max(0, likeness(id))));
+  // Nothing else tells one question from another, so their words count once more.
+  const asked = (cause: Cause): number => (isCareTopic(cause) ? ASKS_OF_CARE * alike(cause) : 1);
+  return [
+    wordingOf(network, LIKE_WORDS, alike),
+    asks ? wordingOf(network, ASKS_ONLY, asked) : null,
+  ].filter((one) => one !== null);
 }

@@ -65,6 +65,15 @@ function checkWindow(
   }
 }
 
+/** One treatment may stand twice in a cause only if each is for other kinds of plant. */
+function checkTwice({ id, treatments }: Cause, report: Report): void {
+  for (const { use, only, except } of treatments) {
+    const isAlone = treatments.filter((other) => other.use === use).length === 1;
+    if (!isAlone && only === undefined && except === undefined)
+      report(id, 'treatments', `"${use}" stands twice; say with only or except of which plants`);
+  }
+}
+
 function checkCause(cause: Cause, known: Known, report: Report): void {
   const refer = (field: string, kind: keyof Known, list: readonly string[]): void => {
     for (const item of list) {
@@ -84,6 +93,13 @@ function checkCause(cause: Cause, known: Known, report: Report): void {
     'treatments',
     cause.treatments.map(({ use }) => use),
   );
+  for (const field of ['only', 'except'] as const)
+    refer(
+      'treatments',
+      'plants',
+      cause.treatments.flatMap((option) => option[field] ?? []),
+    );
+  checkTwice(cause, report);
   if (Object.keys(cause.hosts).length === 0) report(cause.id, 'hosts', 'name at least one host');
   if (Object.keys(cause.findings).length < 3)
     report(cause.id, 'findings', 'name at least 3 findings');

@@ -3,7 +3,7 @@ import { causeId, circumstancesAt, plantId } from '../../../tests/support/settin
 import { buildNetwork, FIRST_SINGLE } from '../diagnosis/network.ts';
 import { likelihoodAt, multiplyAll } from '../diagnosis/likelihood.ts';
 import { weighAll } from '../diagnosis/posterior.ts';
-import { weighLikeness } from '../diagnosis/wording.ts';
+import { weighWords } from '../diagnosis/wording.ts';
 import { likeness } from './descriptions.ts';
 import { tokenize } from './tokens.ts';
 
@@ -37,7 +37,8 @@ it('takes nothing from empty words, from repeats or from words nobody uses', () 
 
 it('moves a cause by no more than a weak sign, and weighs pairs by their likest member', () => {
   const of = (id: string) => (id === 'miner' ? 100 : id === 'rust' ? 2 : 0);
-  const wording = weighLikeness(network, of);
+  const words = { likeness: of, asks: false };
+  const [wording] = weighWords(network, words);
   if (!wording) throw new Error('nothing weighed');
   const weights = network.prior.slice();
   multiplyAll(weights, network, [], wording.factors);
@@ -46,6 +47,6 @@ it('moves a cause by no more than a weak sign, and weighs pairs by their likest 
   });
   const factor = likelihoodAt(network, wording.likelihood, FIRST_SINGLE);
   expect(10 * Math.log10(factor)).toBeLessThan(18);
-  const total = weighAll(library, network, [], 0, of).posterior.hypotheses;
+  const total = weighAll(library, network, [], 0, words).posterior.hypotheses;
   expect(total.reduce((sum, p) => sum + p, 0)).toBeCloseTo(1, 12);
 });

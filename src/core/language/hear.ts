@@ -1,3 +1,4 @@
+import { asksOnly } from './asking.ts';
 import type { FindingId, PlantId } from '../knowledge/schema/common.ts';
 import type { Finding } from '../knowledge/schema/finding.ts';
 import {
@@ -34,6 +35,8 @@ export interface Heard {
   readonly findings: readonly HeardFinding[];
   /** Words that tell of the trouble itself: what is denied, guessed at or names the plant is left out. */
   readonly telling: readonly Token[];
+  /** Asks how or when a thing is done, and tells of nothing seen. */
+  readonly asks: boolean;
 }
 
 /** What the ear needs from the library. */
@@ -119,6 +122,7 @@ function toCandidate(
     positions.some((position) => flags[position] === true);
   const finding = phrase.target;
   if (finding.kind === 'sign' && any(stance.theory)) return null;
+  if (!isQuestionOfCare(finding) && any(stance.planned)) return null;
   if (
     isQuestionOfCare(finding) &&
     positions.some((i) => isSimile(tokens, i) || tellsOfTime(tokens, i))
@@ -202,6 +206,8 @@ function isToldPlainly(
   tokens: readonly Token[],
   { telling, positions, target }: Candidate,
 ): boolean {
+  // A question of care is about the plant it is asked of.
+  if (isQuestionOfCare(target)) return false;
   const needsPart = target.part === 'turf' || target.part === 'needle';
   return telling.length >= TELLS_PLAINLY && fitsPart(target, tokens, positions, { needsPart });
 }
@@ -260,5 +266,7 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
   const telling = spoken.filter(
     (_, i) => stance.denied[i] !== true && stance.theory[i] !== true && !naming.named[i],
   );
-  return { plants, mentions, findings, telling };
+  const seen = candidates.some(({ target, value }) => value && target.kind !== 'context');
+  const asks = !seen && asksOnly(text, spoken, stance);
+  return { plants, mentions, findings, telling, asks };
 }

@@ -2,11 +2,12 @@ import { NEGATORS } from './phrase.ts';
 import { stem, stemSet } from './stem.ts';
 import type { Token } from './tokens.ts';
 
-/** How the speaker stands to each word: denied, doubted, or somebody's theory rather than an observation. */
+/** How the speaker stands to each word: denied, doubted, somebody's theory rather than an observation, or something to be done. */
 export interface Stance {
   readonly denied: readonly boolean[];
   readonly doubted: readonly boolean[];
   readonly theory: readonly boolean[];
+  readonly planned: readonly boolean[];
 }
 
 const CONTRAST = stemSet('but however although though just only except yet still instead');
@@ -24,7 +25,13 @@ const THEORY = stemSet(
 const NAMES_CULPRIT = stemSet('it this that mean they them');
 const PLACE = stemSet('under underneath beneath near beside behind');
 const SEARCH = stemSet('looking hunting searching digging');
+const MAY = stemSet('should can could do may shall must would');
+const WHO_ACTS = stemSet('i we you');
+const ASKED = stemSet('how when where what whether best better time late early ok okay safe way');
+/** Words that stand between who acts and what is done. */
+const PASSED_OVER = stemSet('just still now even also then not to please safely best ever really already');
 const DENIAL_REACH = 7;
+const PLAN_REACH = 9;
 const DOUBT_REACH = 6;
 const THEORY_REACH = 9;
 
@@ -104,22 +111,41 @@ function opensTheory(tokens: readonly Token[], i: number): boolean {
   return here === 'must' && ['be', stem('have')].includes(after);
 }
 
+/** Marks the words before `end` back to `reach` of them, a pause or the start of the sentence. */
+function markBefore(flags: boolean[], tokens: readonly Token[], end: number, reach: number): void {
+  for (let j = end - 1; j >= Math.max(0, end - reach); j--) {
+    if (tokens[j]?.sentence !== tokens[end]?.sentence) return;
+    flags[j] = true;
+    if (tokens[j]?.pauseBefore) return;
+  }
+}
+
 /** "It was planted too deep, I think": what stands before it in the clause is doubted. */
 function doubtsBefore(doubted: boolean[], tokens: readonly Token[], i: number): void {
   const [here, next] = [tokens[i], tokens[i + 1]];
   const ends = next === undefined || next.sentence !== here?.sentence || next.pauseBefore;
   if (stemAt(tokens, i) !== stem('think') || stemAt(tokens, i - 1) !== 'i' || !ends) return;
-  for (let j = i - 2; j >= Math.max(0, i - 1 - DOUBT_REACH); j--) {
-    if (tokens[j]?.sentence !== here?.sentence) return;
-    doubted[j] = true;
-    if (tokens[j]?.pauseBefore) return;
-  }
+  markBefore(doubted, tokens, i - 1, DOUBT_REACH);
 }
+
+/** "When should I cut", "how to prune": the place of the word for what is done, or null where nothing is asked. */
+function plannedFrom(tokens: readonly Token[], i: number): number | null {
+  const [before, here] = [stemAt(tokens, i - 1), stemAt(tokens, i)];
+  const asks = (MAY.has(before) && WHO_ACTS.has(here)) || (ASKED.has(before) && here === 'to');
+  if (!asks) return null;
+  let at = i + 1;
+  while (PASSED_OVER.has(stemAt(tokens, at))) at++;
+  return tokens[at]?.sentence === tokens[i]?.sentence ? at : null;
+}
+
+/** "Prune it in spring or wait?": what stands before it is not done yet. */
+const leavesOpen = (tokens: readonly Token[], i: number): boolean =>
+  stemAt(tokens, i - 1) === 'or' && ['wait', stem('leave')].includes(stemAt(tokens, i));
 
 /** Works out the stance to every word; linear in the number of words. */
 export function readStance(tokens: readonly Token[]): Stance {
   const flags = (): boolean[] => tokens.map(() => false);
-  const [denied, doubted, theory] = [flags(), flags(), flags()];
+  const [denied, doubted, theory, planned] = [flags(), flags(), flags(), flags()];
   const stopsClause = (i: number): boolean =>
     CONTRAST.has(stemAt(tokens, i)) || tokens[i]?.pauseBefore === true;
   tokens.forEach((_, i) => {
@@ -128,6 +154,9 @@ export function readStance(tokens: readonly Token[]): Stance {
     if (opensDoubt(tokens, i)) mark(doubted, tokens, i, DOUBT_REACH, stopsClause);
     doubtsBefore(doubted, tokens, i);
     if (opensTheory(tokens, i)) mark(theory, tokens, i, THEORY_REACH, stopsClause);
+    const act = plannedFrom(tokens, i);
+    if (act !== null) planned[act] = true;
+    if (leavesOpen(tokens, i)) markBefore(planned, tokens, i, PLAN_REACH);
   });
-  return { denied, doubted, theory };
+  return { denied, doubted, theory, planned };
 }

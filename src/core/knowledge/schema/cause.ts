@@ -7,6 +7,7 @@ import {
   sourceRefSchema,
   treatmentIdSchema,
   wordOf,
+  type PlantId,
 } from './common.ts';
 import { RUNGS } from './treatment.ts';
 import { windowSchema } from './window.ts';
@@ -59,6 +60,10 @@ export const optionSchema = z.strictObject({
   effect: wordOf(EFFECT),
   when: windowSchema.optional(),
   text: z.string().optional(),
+  /** Kinds of plant it is for; for all hosts where absent. */
+  only: z.array(plantIdSchema).min(1).optional(),
+  /** Kinds of plant it is not for. */
+  except: z.array(plantIdSchema).min(1).optional(),
 });
 
 /** One stage of the culprit's life; `shows` lists findings that can be seen only then. */
@@ -134,3 +139,9 @@ export type Cause = z.infer<typeof causeSchema>;
 export type CareTopic = z.infer<typeof careTopicSchema>;
 export type TreatmentOption = z.infer<typeof optionSchema>;
 export type Harm = z.infer<typeof harmSchema>;
+
+/** Whether an option is for a plant, given with all groups above it; none for an unknown plant, which gets what all plants get. */
+export function suits({ only, except }: TreatmentOption, kinds: readonly PlantId[]): boolean {
+  const isAmong = (list: readonly PlantId[]): boolean => list.some((one) => kinds.includes(one));
+  return (only === undefined || isAmong(only)) && !isAmong(except ?? []);
+}

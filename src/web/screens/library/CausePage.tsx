@@ -1,6 +1,6 @@
 import { Link, useOutletContext, useParams } from 'react-router';
 import { FREQUENCY, type Frequency } from '../../../core/knowledge/scale.ts';
-import type { Cause } from '../../../core/knowledge/schema/cause.ts';
+import type { Cause, TreatmentOption } from '../../../core/knowledge/schema/cause.ts';
 import type { FindingId, PlantId, TreatmentId } from '../../../core/knowledge/schema/common.ts';
 import { midSentence } from '../../../core/midSentence.ts';
 import { Notice } from '../../kit/Notice.tsx';
@@ -86,6 +86,17 @@ function Plants({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause
   );
 }
 
+/** The kinds of plant that a treatment is for, where it is not for all. */
+function forWhich(shelf: Shelf, { only, except }: TreatmentOption): string {
+  const names = (kinds: readonly PlantId[]): string =>
+    kinds
+      .map((id) => shelf.library.plants.find((one) => one.id === id)?.name ?? id)
+      .map(midSentence)
+      .join(', ');
+  const [those, others] = [names(only ?? []), names(except ?? [])];
+  return `${those && `; for ${those} only`}${others && `; not for ${others}`}`;
+}
+
 function WhatToDo({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause }) {
   return (
     <section>
@@ -93,16 +104,18 @@ function WhatToDo({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cau
       {cause.leave !== undefined && <p>{cause.leave}</p>}
       <Facts>
         <tbody>
-          {cause.treatments.map(({ use, effect, when, text }) => {
+          {cause.treatments.map((option) => {
+            const { use, effect, when, text } = option;
             const treatment = treatmentOf(shelf, use);
             const rule = when ?? treatment?.when;
             return (
-              <tr key={use}>
+              <tr key={`${use} ${option.only?.join(' ') ?? ''}`}>
                 <th scope="row">
                   <Link to={`/library/treatment/${use}`}>{treatment?.name ?? use}</Link>
                   <br />
                   <Quiet>
                     {effect} effect{rule && rule.kind !== 'any' ? `; ${ruleInWords(rule)}` : ''}
+                    {forWhich(shelf, option)}
                   </Quiet>
                 </th>
                 <td>{text ?? treatment?.text}</td>

@@ -130,11 +130,10 @@ export function TreatmentPage() {
   const { library } = shelf;
   const treatment = library.treatments.find((one) => one.id === id);
   if (!treatment) return <Missing />;
-  const against = library.causes.flatMap((cause) =>
-    cause.treatments
-      .filter(({ use }) => use === treatment.id)
-      .map(({ effect }) => ({ cause, effect })),
-  );
+  const against = library.causes.flatMap((cause) => {
+    const option = cause.treatments.find(({ use }) => use === treatment.id);
+    return option ? [{ cause, effect: option.effect }] : [];
+  });
   const { limits } = treatment;
   return (
     <Sheet>

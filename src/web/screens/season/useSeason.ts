@@ -34,7 +34,9 @@ const NO_SEASON = 'The season could not be worked out. Reload the page; the weat
 
 function chosenPlant({ library, taxonomy }: Shelf, id: PlantId | null): SeasonPlant | null {
   const plant = library.plants.find((one) => one.id === id);
-  return plant ? { id: plant.id, name: plant.name, traits: taxonomy.traits(plant.id) } : null;
+  if (!plant) return null;
+  const { id: of, name } = plant;
+  return { id: of, name, traits: taxonomy.traits(of), kinds: taxonomy.lineage(of) };
 }
 
 /** Works the season out for a plant, or for what is common; `round` counts imports, each of which works it out anew. */
