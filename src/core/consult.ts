@@ -249,16 +249,10 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     experience,
   });
   const reports = reportsOf(heard.findings, answers);
-  const weighing = weighAll(
-    library,
-    network,
-    reports,
-    silenceWeight(countWords(words)),
-    {
-      likeness: likeness(library.descriptions(), wordsStanding(heard, answers)),
-      asks: heard.asks && answers.length === 0,
-    },
-  );
+  const weighing = weighAll(library, network, reports, silenceWeight(countWords(words)), {
+    likeness: likeness(library.descriptions(), wordsStanding(heard, answers)),
+    asks: heard.asks && answers.length === 0,
+  });
   const { posterior, evidence } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
   const inquiry = findQuestions(library, network, posterior, reports, skipped);

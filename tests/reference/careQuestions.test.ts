@@ -1,8 +1,27 @@
+import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { parse } from 'yaml';
+import { z } from 'zod';
 import { createConsultant } from '../../src/core/consult.ts';
 import { library } from '../support/wholeLibrary.ts';
 import { day } from '../support/setting.ts';
 
 const consultant = createConsultant(library);
+
+function leadOf(words: string, on: string, place: { lat: number; lon: number }): string {
+  const { causes } = consultant({
+    words,
+    today: day(on),
+    place,
+    plant: null,
+    channel: 'phone',
+    approach: 'integrated',
+    answers: [],
+    weather: [],
+    experience: new Map(),
+  });
+  return causes[0]?.cause.id ?? '';
+}
 
 // Questions with no culprit, as callers put them; common practice.
 it.each([
@@ -16,16 +35,36 @@ it.each([
   ['How do I get my poinsettia to turn red again?', '2026-10-13', 'care-amaryllis-rebloom'],
   ['How should I mulch around my maple?', '2026-06-13', 'care-mulch'],
 ])('"%s" on %s is about %s', (words, on, topic) => {
-  const { causes } = consultant({
-    words,
-    today: day(on),
-    place: { lat: 44.6, lon: -67.9 },
-    plant: null,
-    channel: 'phone',
-    approach: 'integrated',
-    answers: [],
-    weather: [],
-    experience: new Map(),
+  expect(leadOf(words, on, { lat: 44.6, lon: -67.9 })).toBe(topic);
+});
+
+const askedSchema = z.array(
+  z.strictObject({
+    asks: z.string(),
+    on: z.string(),
+    lat: z.number(),
+    lon: z.number(),
+    about: z.array(z.string()).min(1),
+  }),
+);
+
+it('answers questions of care no worse than when they were last worked on', () => {
+  const asked = askedSchema.parse(
+    parse(readFileSync(resolve('tests/sentences/care.yaml'), 'utf8')),
+  );
+  const answered = asked.filter(({ asks, on, about, ...place }) => {
+    const lead = leadOf(asks, on, place);
+    return about.some((one) => lead.includes(one));
   });
-  expect(causes[0]?.cause.id).toBe(topic);
+  expect(asked.length).toBeGreaterThan(200);
+  expect(answered.length / asked.length).toBeGreaterThan(0.9);
+});
+
+// Who tells of a trouble asks for its cure, not for the care of the plant; common practice.
+it.each([
+  ['When will the black spots on my roses go away?', 'rose-black-spot'],
+  ['Should I spray the aphids on my milkweed?', 'aphids'],
+  ['Can I eat zucchini with white powder on the leaves?', 'powdery-mildew'],
+])('"%s" is about %s', (words, cause) => {
+  expect(leadOf(words, '2026-07-05', { lat: 43, lon: -70 })).toBe(cause);
 });

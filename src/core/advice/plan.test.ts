@@ -70,6 +70,75 @@ it('says that it is too late, and when the window opens next', () => {
   expect(advice.headline).toMatch(/too late.*next window is about .* 2027/);
 });
 
+it('waits for a window that opens soon, where a later one does little more', () => {
+  const advice = advise(
+    libraryWith(
+      {
+        treatments: [
+          { use: 'oil', effect: 'strong', when: '03-20..04-20' },
+          { use: 'soap', effect: 'good', when: '07-20..09-01' },
+        ],
+      },
+      [treatment('oil'), treatment('soap')],
+    ),
+  );
+  expect(advice.verdict).toBe('wait');
+  expect(advice.headline).toContain('July');
+});
+
+it('takes waiting and watching for no act', () => {
+  const advice = advise(
+    libraryWith({ treatments: [{ use: 'watch', effect: 'good' }] }, [
+      treatment('watch', { rung: 'leave' }),
+    ]),
+  );
+  expect(advice.verdict).toBe('leave');
+  expect(advice.headline).toContain('but to watch it');
+});
+
+describe('a treatment for some kinds of plant', () => {
+  const library = libraryWith(
+    {
+      treatments: [
+        { use: 'pull', effect: 'good', only: ['fern'] },
+        { use: 'prune', effect: 'good', except: ['fern'] },
+      ],
+    },
+    [treatment('pull'), treatment('prune')],
+  );
+  const ids = (kinds: string[]): string[] =>
+    advise(library, { kinds: kinds.map(plantId) }).steps.map(({ id }) => id);
+
+  it('is told of those alone', () => {
+    expect(ids(['fern'])).toEqual(['pull']);
+    expect(ids(['moss'])).toEqual(['prune']);
+  });
+
+  it('is not told of an unknown plant', () => {
+    expect(ids([])).toEqual(['prune']);
+  });
+});
+
+it('says of a step against what it is, where that is not the leading cause', () => {
+  const library = miniLibrary(
+    [{ id: 'sign' }],
+    ['pest', 'blight'].map((id, n) => ({
+      id,
+      name: id,
+      findings: { sign: n === 0 ? 'always' : 'usual' },
+      extra: {
+        category: 'fungus',
+        harm: { plant: 'serious', pace: 'weeks' },
+        treatments: [{ use: `do-${id}`, effect: 'strong' }],
+      },
+    })),
+    { 'treatments/t.yaml': [treatment('do-pest'), treatment('do-blight')] },
+  );
+  const told = new Map(advise(library).steps.map(({ id, text }) => [id, text]));
+  expect(told.get('do-pest')).toBe('Do do-pest as told.');
+  expect(told.get('do-blight')).toBe('If it is cause blight: Do do-blight as told.');
+});
+
 it('leaves what does no harm', () => {
   const advice = advise(libraryWith({ leave: 'It does no harm.', harm: {} }, []));
   expect(advice.verdict).toBe('leave');

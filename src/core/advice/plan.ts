@@ -12,6 +12,7 @@ import { gatherCandidates, suspectsOf } from './candidates.ts';
 import { chooseSteps, type Chosen } from './choose.ts';
 import type { AdviceContext } from './context.ts';
 import { judge, type Judged } from './safety/judge.ts';
+import { midSentence } from '../midSentence.ts';
 import { leadOf, verdictOf, type Lead, type Verdict } from './verdict.ts';
 import { channelCaution, headlineOf, STANDING, whenInWords } from './wording.ts';
 
@@ -52,11 +53,25 @@ function spanOf(state: WindowState, today: Day): { from: Day; to: Day | null } {
   }
 }
 
-function toStep(chosen: Chosen, today: Day): Step {
-  const { treatment, text, state, rule } = chosen.candidate;
+/** The named causes with the one that the advice speaks of in front. */
+const leadFirst = (named: readonly Cause[], lead: Lead | null): readonly Cause[] =>
+  lead ? [lead.cause, ...named.filter(({ id }) => id !== lead.cause.id)] : named;
+
+/** A step that is not against the leading cause says against what it is. */
+function wordsOf({ candidate: { text, targets } }: Chosen, named: readonly Cause[]): string {
+  const [lead] = named;
+  const causes = targets.map(({ suspect }) => suspect.cause);
+  const [other] = causes;
+  if (!lead || !other || causes.includes(lead)) return text;
+  const name = midSentence(other.name);
+  return named.includes(other) ? `Against ${name}: ${text}` : `If it is ${name}: ${text}`;
+}
+
+function toStep(chosen: Chosen, named: readonly Cause[], today: Day): Step {
+  const { treatment, state, rule } = chosen.candidate;
   return {
     id: treatment.id,
-    text,
+    text: wordsOf(chosen, named),
     rung: treatment.rung,
     when: { ...spanOf(state, today), note: whenInWords(state, today) },
     cautions: [...new Set(chosen.cautions)],
@@ -164,7 +179,7 @@ export function planAdvice(
   const confirm = lead ? confirmStep(lead, verdict, today) : [];
   const steps = [
     ...(confirm.length > 0 ? confirm : ask),
-    ...chosen.map((one) => toStep(one, today)),
+    ...chosen.map((one) => toStep(one, leadFirst(named, lead), today)),
   ];
   return {
     verdict,

@@ -61,6 +61,21 @@ const ENOUGH_NOW = 0.4;
 /** Longest wait for a window that still counts as waiting; beyond it this year is lost. */
 const LONGEST_WAIT_DAYS = 150;
 
+/** Share of the best later step's gain at which an earlier one is waited for: what one takes away is no longer there for the next. */
+const WORTH_WAITING = 0.4;
+
+const daysTo = ({ candidate }: Chosen, today: Day): number =>
+  daysUntil(candidate.state, today) ?? Infinity;
+
+/** The step to wait for: the soonest of those to come that add nearly as much as the best of them; null when none is to come. */
+export function nextOf(steps: readonly Chosen[], today: Day): Chosen | null {
+  const later = steps.filter((step) => daysTo(step, today) > 0);
+  const most = Math.max(0, ...later.map(({ gain }) => gain));
+  const [first, ...others] = later.filter(({ gain }) => gain >= WORTH_WAITING * most);
+  if (!first) return null;
+  return others.reduce((a, b) => (daysTo(b, today) < daysTo(a, today) ? b : a), first);
+}
+
 /** To wait and watch is nothing done: where there is nothing else the cause is left. */
 function whenTreatable(
   all: readonly Chosen[],
@@ -72,12 +87,8 @@ function whenTreatable(
   const now = steps.filter(({ candidate }) => daysUntil(candidate.state, today) === 0);
   const gainNow = now.reduce((sum, { gain }) => sum + gain, 0);
   if (total === 0 || gainNow >= ENOUGH_NOW * total) return 'act-now';
-  const main = steps
-    .filter((step) => !now.includes(step))
-    .reduce((a, b) => (b.gain > a.gain ? b : a));
-  return (daysUntil(main.candidate.state, today) ?? Infinity) <= LONGEST_WAIT_DAYS
-    ? 'wait'
-    : 'too-late';
+  const wait = nextOf(steps, today);
+  return wait !== null && daysTo(wait, today) <= LONGEST_WAIT_DAYS ? 'wait' : 'too-late';
 }
 
 /** A question of care is never too late: what it asks for comes round again. */

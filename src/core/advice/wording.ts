@@ -1,10 +1,10 @@
 import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Cause } from '../knowledge/schema/cause.ts';
 import { dayInWords, type Day } from '../timing/calendar.ts';
-import { daysUntil, type WindowState } from '../timing/windows.ts';
+import { type WindowState } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
 import type { Channel } from './context.ts';
-import type { Lead, Verdict } from './verdict.ts';
+import { nextOf, type Lead, type Verdict } from './verdict.ts';
 import { midSentence } from '../midSentence.ts';
 
 /** Standing sentences of caution. */
@@ -55,8 +55,7 @@ function howSure(probability: number): string {
 }
 
 function firstLater(steps: readonly Chosen[], today: Day): string {
-  const later = steps.filter(({ candidate }) => (daysUntil(candidate.state, today) ?? 0) > 0);
-  const main = later.reduce<Chosen | null>((a, b) => (a === null || b.gain > a.gain ? b : a), null);
+  const main = nextOf(steps, today);
   return main?.candidate.state.kind === 'opens'
     ? `about ${dayInWords(main.candidate.state.span.from, today)} to ${dayInWords(main.candidate.state.span.to, today)}`
     : 'in its season';

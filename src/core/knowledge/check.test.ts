@@ -31,6 +31,8 @@ const treatment = {
   source: 'practice',
 };
 
+const T = { use: 't', effect: 'good' };
+
 function files(change: Record<string, unknown[]> = {}): KnowledgeFile[] {
   const all: Record<string, unknown> = {
     'plants/p.yaml': [{ id: 'fern', name: 'Fern', source: 'practice' }],
@@ -77,6 +79,16 @@ it.each<[string, Record<string, unknown[]>, Partial<KnowledgeIssue>]>([
   [
     'no treatment and no reason to leave it',
     { 'causes/c.yaml': [{ ...cause, leave: undefined }] },
+    { id: 'c', field: 'treatments' },
+  ],
+  [
+    'a kind of plant that does not exist, in what a treatment is for',
+    { 'causes/c.yaml': [{ ...cause, treatments: [{ use: 't', effect: 'good', only: ['moss'] }] }] },
+    { id: 'c', field: 'treatments' },
+  ],
+  [
+    'a treatment that stands twice for the same plants',
+    { 'causes/c.yaml': [{ ...cause, treatments: [T, T] }] },
     { id: 'c', field: 'treatments' },
   ],
   [

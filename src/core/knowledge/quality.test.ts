@@ -16,7 +16,15 @@ const B = {
   findings: shows('f2', 'f3', 'f4', 'f5'),
   extra: { ...SOUND, lookAlikes: [{ id: 'a', tells: 'That one shows f1.' }] },
 };
+const SOW = {
+  id: 'sow',
+  name: 'Sow clean seed',
+  rung: 'conditions',
+  text: 'Next year sow clean seed.',
+  source: 'practice',
+};
 const PLANTS = {
+  'treatments/t.yaml': [SOW],
   'plants/a.yaml': [{ id: 'fern', name: 'Fern', rank: 'group', source: 'practice' }],
 };
 
@@ -43,6 +51,12 @@ it.each([
     shows('f1', 'f2', 'f3', 'f6'),
     { harm: {}, leave: undefined },
     'a harm',
+  ],
+  [
+    'words that name a season, without dates',
+    shows('f1', 'f2', 'f3', 'f6'),
+    { treatments: [{ use: 'sow', effect: 'good' }] },
+    'a treatments',
   ],
   ['no timing', shows('f1', 'f2', 'f3', 'f6'), { timing: undefined }, 'a timing'],
 ])('reports %s', (_name, findings, extra, expected) => {

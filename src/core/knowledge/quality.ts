@@ -52,8 +52,24 @@ function hasTiming(cause: Cause, library: Compiled): boolean {
   );
 }
 
+/** What is to be done another time of the year begins by naming it. */
+const ANOTHER_TIME =
+  /^(next (year|season|spring|time)|(in|from|before|until) (late |early |mid )?(spring|summer|autumn|fall|winter)|\w+ in (late |early |mid )?(autumn|winter))\b/i;
+
+/** A step whose words name a season has its dates, or "now" would be told beside "next year". */
+function checkDates({ id, treatments }: Cause, library: Compiled, report: Report): void {
+  for (const { use, when, text } of treatments) {
+    const treatment = library.treatments.get(use);
+    const words = text ?? treatment?.text ?? '';
+    const rule = when ?? treatment?.when;
+    if (ANOTHER_TIME.test(words) && (rule === undefined || rule.kind === 'any'))
+      report(id, 'treatments', `"${use}" names a season in its words; give it a window`);
+  }
+}
+
 function checkCause(cause: Cause, library: Compiled, report: Report): void {
   checkFindings(cause, library, report);
+  checkDates(cause, library, report);
   const harmless = cause.category === 'normal' || cause.leave !== undefined;
   const { looks, yield: crop, plant, neighbours, people } = cause.harm;
   const harms = [looks, crop, plant, neighbours, people];

@@ -2,7 +2,9 @@ import type { Stance } from './stance.ts';
 import { stemSet } from './stem.ts';
 import type { Token } from './tokens.ts';
 
-const ASKERS = stemSet('when how should can may must shall could what which where do does is are will');
+const ASKERS = stemSet(
+  'when how should can may must shall could what which where do does is are will',
+);
 /** Who asks about a trouble does not ask how a thing is done. */
 const TROUBLE = stemSet(
   'wrong sick sickly ill dying die died dead matter trouble problem disease bug pest kill killed killing save happen happened happening cause identify infested damage damaged hurt ailing unhealthy why',

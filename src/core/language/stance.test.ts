@@ -1,7 +1,7 @@
 import { readStance } from './stance.ts';
 import { tokenize } from './tokens.ts';
 
-type Flag = 'denied' | 'doubted' | 'theory';
+type Flag = 'denied' | 'doubted' | 'theory' | 'planned';
 
 /** Words of a text that carry a flag. */
 function flagged(text: string, flag: Flag): string[] {
@@ -57,5 +57,18 @@ describe('theory', () => {
     ['something digs, looking for grubs', 'grubs', true],
   ])('%s', (text, word, expected) => {
     expect(flagged(text, 'theory').includes(word)).toBe(expected);
+  });
+});
+
+describe('what is to be done', () => {
+  it.each([
+    ['when should I cut back my lilac', ['cut']],
+    ['can we just still prune it', ['prune']],
+    ['the best time to water', ['water']],
+    ['prune it in spring or wait', ['prune', 'it', 'in', 'spring', 'or']],
+    ['I cut it back in May', []],
+    ['the leaves began to curl', []],
+  ])('%s', (text, expected) => {
+    expect(flagged(text, 'planned')).toEqual(expected);
   });
 });

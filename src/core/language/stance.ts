@@ -29,7 +29,9 @@ const MAY = stemSet('should can could do may shall must would');
 const WHO_ACTS = stemSet('i we you');
 const ASKED = stemSet('how when where what whether best better time late early ok okay safe way');
 /** Words that stand between who acts and what is done. */
-const PASSED_OVER = stemSet('just still now even also then not to please safely best ever really already');
+const PASSED_OVER = stemSet(
+  'just still now even also then not to please safely best ever really already',
+);
 const DENIAL_REACH = 7;
 const PLAN_REACH = 9;
 const DOUBT_REACH = 6;
