@@ -25,7 +25,7 @@ export interface Weights {
 const PART_WORD = 0.5;
 const GAP = 0.25;
 const COMMONNESS = 0.3;
-const LEAST_COMMON = 0.05;
+const LEAST_COMMON = 0.01;
 
 function weigh({ finding, positions, telling }: Reading, { rarity, common }: Weights): number {
   const stretch = Math.max(...positions) - Math.min(...positions) + 1;

@@ -1,4 +1,5 @@
-import { asksOnly } from './asking.ts';
+import { askingSentences, asksOnly } from './asking.ts';
+import { withoutFillers } from './fillers.ts';
 import type { FindingId, PlantId } from '../knowledge/schema/common.ts';
 import type { Finding } from '../knowledge/schema/finding.ts';
 import {
@@ -235,7 +236,7 @@ function rarityOf({ phraseUses }: Ear, token: Token | undefined): number {
  * {@link LONGEST_TEXT} characters is not read.
  */
 export function hear(ear: Ear, text: string, plant: PlantId | null = null): Heard {
-  const tokens = heardTokens(text.slice(0, LONGEST_TEXT));
+  const tokens = withoutFillers(heardTokens(text.slice(0, LONGEST_TEXT)));
   const mentions = findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
   const plants = rankPlants(mentions, ear.lineage);
   const meant = plants.filter(({ confidence }) => confidence >= LEAST_CONFIDENCE);
@@ -251,7 +252,7 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
   const about = plant ?? (meant.length === 1 ? meant[0]?.plant : undefined);
   const understood = about === undefined ? undefined : ear.understood(about);
   const canTell = (id: FindingId): boolean => told?.has(id) ?? true;
-  const candidates = ear
+  const read = ear
     .phrases(spoken, understood)
     // What can be told of the plant is asked first, as most matches are of other plants.
     .filter(
@@ -260,13 +261,22 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
     .map((match) => toCandidate(spoken, stance, naming, match))
     .filter((candidate) => candidate !== null)
     .filter((one) => canTell(one.finding) || isToldPlainly(spoken, one));
+  const seen = read.some(({ target, value }) => value && target.kind !== 'context');
+  const asking = askingSentences(text, spoken);
+  // Who tells of a trouble and asks nothing says what was done: "we put wood ash on them".
+  const candidates = seen
+    ? read.filter(
+        (one) =>
+          !isQuestionOfCare(one.target) ||
+          one.positions.some((i) => asking.has(spoken[i]?.sentence ?? -1)),
+      )
+    : read;
   const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, weights)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
   const telling = spoken.filter(
     (_, i) => stance.denied[i] !== true && stance.theory[i] !== true && !naming.named[i],
   );
-  const seen = candidates.some(({ target, value }) => value && target.kind !== 'context');
   const asks = !seen && asksOnly(text, spoken, stance);
   return { plants, mentions, findings, telling, asks };
 }

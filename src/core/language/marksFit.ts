@@ -7,7 +7,7 @@ const COLOURS = stemSet(
 
 /** What has a colour of its own, apart from the part of the plant it is on. */
 const COLOURED_THINGS = stemSet(
-  'spot spots speck specks fleck dot dots blotch blotches patch ring rings halo halos streak streaks stripe stripes line lines band bands mottling edge edges border margin rim tip tips vein veins bump bumps lump blister pustule scab crust powder dust fuzz fur mold mould mildew growth ooze sap gum slime frass sawdust worm grub bug beetle fly caterpillar larva egg scale thread spore aphid mite thrips maggot spider ladybug wasp ant moth butterfly insect mushroom',
+  'spot spots speck specks fleck dot dots blotch blotches patch ring rings halo halos streak streaks stripe stripes line lines band bands mottling squiggle swirl trail squiggles edge edges border margin rim tip tips vein veins bump bumps lump blister pustule scab crust powder dust fuzz fur mold mould mildew growth ooze sap gum slime frass sawdust worm grub bug beetle fly caterpillar larva egg scale thread spore aphid mite thrips maggot spider ladybug wasp ant moth butterfly insect mushroom',
 );
 
 /** Words that may stand between a colour and its thing. */

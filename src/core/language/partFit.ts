@@ -12,7 +12,7 @@ const NOUNS: readonly (readonly [Region, string])[] = [
   ['wood', 'stem stalk cane trunk bark'],
   ['root', 'root bulb rhizome tuber corm clove'],
   ['flower', 'flower bloom blossom petal bud'],
-  ['fruit', 'fruit berry berries pod nut husk cone'],
+  ['fruit', 'fruit berry berries pod nut husk hull cone'],
   ['turf', 'lawn grass turf sod'],
 ];
 const REGION_OF: ReadonlyMap<string, Region> = new Map(
