@@ -11,13 +11,25 @@ const TROUBLE = stemSet(
   'wrong sick sickly ill dying die died dead matter trouble problem disease bug pest kill killed killing save happen happened happening cause identify infested damage damaged hurt ailing unhealthy why',
 );
 
-/** Numbers of the sentences that ask: by a word for asking, or by their mark. */
-export function askingSentences(text: string, tokens: readonly Token[]): ReadonlySet<number> {
+/** After "when" and "how" these ask; what else follows tells of a time: "when cut". */
+const HELPS = stemSet(
+  'do does did should can could may might will would is are to soon far much many often long deep',
+);
+const OPEN = new Set(['when', 'how']);
+
+/** Numbers of the sentences that ask: by their first word, by "when should", by what is planned, or by their mark. */
+export function askingSentences(
+  text: string,
+  tokens: readonly Token[],
+  { planned }: Stance,
+): ReadonlySet<number> {
   const asking = new Set<number>();
   tokens.forEach(({ stem, sentence, end }, i) => {
+    const first = tokens[i - 1]?.sentence !== sentence && ASKERS.has(stem) && !OPEN.has(stem);
+    const opens = OPEN.has(stem) && HELPS.has(tokens[i + 1]?.stem ?? '');
     const isLast = tokens[i + 1]?.sentence !== sentence;
-    if (ASKERS.has(stem) || (isLast && QUESTION.test(text.slice(end, end + 4))))
-      asking.add(sentence);
+    const marked = isLast && QUESTION.test(text.slice(end, end + 4));
+    if (first || opens || marked || planned[i] === true) asking.add(sentence);
   });
   return asking;
 }

@@ -262,7 +262,7 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
     .filter((candidate) => candidate !== null)
     .filter((one) => canTell(one.finding) || isToldPlainly(spoken, one));
   const seen = read.some(({ target, value }) => value && target.kind !== 'context');
-  const asking = askingSentences(text, spoken);
+  const asking = askingSentences(text, spoken, stance);
   // Who tells of a trouble and asks nothing says what was done: "we put wood ash on them".
   const candidates = seen
     ? read.filter(

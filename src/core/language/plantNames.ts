@@ -97,12 +97,19 @@ const COLOUR_NOUNS = stemSet(
 /** "Mint is running": a name that opens a sentence about itself. */
 const BE_OR_HAVE = stemSet('is are was were has have had');
 
+/** "Lemon in pot", "box - leaves cupped": a name that a note begins with. */
+function isHeading(name: Token | undefined, next: Token | undefined): boolean {
+  if (next === undefined || next.sentence !== name?.sentence || next.pauseBefore) return true;
+  return ['in', 'with'].includes(next.stem);
+}
+
 function supported(tokens: readonly Token[], first: number, after: number): boolean {
   const next = tokens[after];
   const plural = /s$/.test(tokens[after - 1]?.word ?? '');
   if (next !== undefined && SUPPORT_AFTER.has(next.stem)) return true;
   if (next !== undefined && COLOUR_NOUNS.has(next.stem)) return false;
   const opensSentence = tokens[first - 1]?.sentence !== tokens[first]?.sentence;
+  if (first === 0 && isHeading(tokens[first], next)) return true;
   return (
     plural ||
     (opensSentence && next !== undefined && BE_OR_HAVE.has(next.stem)) ||
