@@ -145,6 +145,33 @@ it('leaves what does no harm', () => {
   expect(advice.headline).toContain('It does no harm.');
 });
 
+it('leaves what does no harm on this kind of plant, and treats it on others', () => {
+  const library = libraryWith(
+    {
+      leaveOn: { plants: ['fern'], why: 'A fern stands it.' },
+      treatments: [{ use: 'pick', effect: 'strong' }],
+    },
+    [treatment('pick')],
+  );
+  const on = (kind: string): Advice => advise(library, { kinds: [plantId(kind)] });
+  expect(on('fern').verdict).toBe('leave');
+  expect(on('fern').headline).toContain('A fern stands it.');
+  expect(on('moss').verdict).toBe('act-now');
+});
+
+it('tells of waiting against the leading cause only', () => {
+  const library = miniLibrary(
+    [{ id: 'sign' }],
+    ['pest', 'blight'].map((id, n) => ({
+      id,
+      findings: { sign: n === 0 ? 'always' : 'usual' },
+      extra: { treatments: [{ use: n === 0 ? 'pick' : 'watch', effect: 'good' }] },
+    })),
+    { 'treatments/t.yaml': [treatment('pick'), treatment('watch', { rung: 'leave' })] },
+  );
+  expect(advise(library).steps.map(({ id }) => id)).toEqual(['pick']);
+});
+
 it('finds out first when no cause leads', () => {
   const many = ['b', 'c', 'd', 'e', 'f'].map((id) => ({
     id,

@@ -156,6 +156,14 @@ function sift(judged: readonly Judged[], context: AdviceContext) {
   return { allowed, hidden };
 }
 
+/** To wait and watch is told of the leading cause alone: beside its plan, what another would allow says nothing. */
+const withoutIdleDoubts = (allowed: readonly Judged[], lead: Lead | null): readonly Judged[] =>
+  allowed.filter(
+    ({ candidate: { treatment, targets } }) =>
+      treatment.rung !== 'leave' ||
+      targets.some(({ suspect }) => suspect.cause.id === lead?.cause.id),
+  );
+
 /** Works out the advice from the weighing: what to do, when, with which cautions, and what not to do. */
 export function planAdvice(
   library: Compiled,
@@ -168,8 +176,8 @@ export function planAdvice(
   const suspects = suspectsOf(network, posterior);
   const judged = gatherCandidates(library, suspects, context).map((one) => judge(one, context));
   const { allowed, hidden } = sift(judged, context);
-  const chosen = chooseSteps(allowed, today, lead?.cause.id ?? null);
-  const verdict = verdictOf(lead, chosen, today);
+  const chosen = chooseSteps(withoutIdleDoubts(allowed, lead), today, lead?.cause.id ?? null);
+  const verdict = verdictOf(lead, chosen, context);
   const named =
     verdict === 'find-out'
       ? namedCauses(network, posterior).slice(0, 1)
@@ -183,7 +191,7 @@ export function planAdvice(
   ];
   return {
     verdict,
-    headline: headlineOf(verdict, lead, named, chosen, today),
+    headline: headlineOf(verdict, lead, named, chosen, context),
     steps,
     cautions: planCautions(context, named, chosen),
     refer: [...new Set(chosen.flatMap(({ referTo }) => referTo))],

@@ -1,10 +1,11 @@
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
-import type { Cause } from '../knowledge/schema/cause.ts';
+import { whyLeft, type Cause } from '../knowledge/schema/cause.ts';
 import type { Day } from '../timing/calendar.ts';
 import { daysUntil } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
+import type { AdviceContext } from './context.ts';
 
 export const VERDICTS = [
   'leave',
@@ -102,9 +103,13 @@ function whenToDo({ cause }: Lead, steps: readonly Chosen[], today: Day): 'act-n
 }
 
 /** What the advice comes to, from the lead and the chosen steps. */
-export function verdictOf(lead: Lead | null, steps: readonly Chosen[], today: Day): Verdict {
+export function verdictOf(
+  lead: Lead | null,
+  steps: readonly Chosen[],
+  { today, kinds }: Pick<AdviceContext, 'today' | 'kinds'>,
+): Verdict {
   if (!lead || !isAdvisable(lead)) return 'find-out';
-  if (lead.cause.leave !== undefined || lead.cause.category === 'normal') return 'leave';
+  if (whyLeft(lead.cause, kinds) !== null || lead.cause.category === 'normal') return 'leave';
   if (steps.length === 0) return 'find-out';
   if (isCareTopic(lead.cause)) return whenToDo(lead, steps, today);
   const best = steps.reduce((a, b) => (b.gain > a.gain ? b : a));

@@ -1,9 +1,9 @@
 import { isCareTopic } from '../knowledge/careTopics.ts';
-import type { Cause } from '../knowledge/schema/cause.ts';
+import { whyLeft, type Cause } from '../knowledge/schema/cause.ts';
 import { dayInWords, type Day } from '../timing/calendar.ts';
 import { type WindowState } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
-import type { Channel } from './context.ts';
+import type { AdviceContext, Channel } from './context.ts';
 import { nextOf, type Lead, type Verdict } from './verdict.ts';
 import { midSentence } from '../midSentence.ts';
 
@@ -61,16 +61,24 @@ function firstLater(steps: readonly Chosen[], today: Day): string {
     : 'in its season';
 }
 
+/** The day and the plant that the advice is for. */
+type Told = Pick<AdviceContext, 'today' | 'kinds'>;
+
 /** What is said of a cause that is left, where the library has no words of its own. */
 const LEFT = {
   normal: 'No treatment is needed.',
   trouble: 'Nothing needs doing now but to watch it.',
 } as const;
 
-function tail(verdict: Verdict, cause: Cause, steps: readonly Chosen[], today: Day): string {
+function tail(
+  verdict: Verdict,
+  cause: Cause,
+  steps: readonly Chosen[],
+  { today, kinds }: Told,
+): string {
   switch (verdict) {
     case 'leave':
-      return cause.leave ?? LEFT[cause.category === 'normal' ? 'normal' : 'trouble'];
+      return whyLeft(cause, kinds) ?? LEFT[cause.category === 'normal' ? 'normal' : 'trouble'];
     case 'act-now':
       return cause.category === 'care' ? '' : 'Start now.';
     case 'wait':
@@ -90,7 +98,7 @@ export function headlineOf(
   lead: Lead | null,
   named: readonly Cause[],
   steps: readonly Chosen[],
-  today: Day,
+  told: Told,
 ): string {
   if (!lead)
     return 'What was said does not point to a cause yet: find out more before doing anything.';
@@ -98,7 +106,7 @@ export function headlineOf(
   const others = named.filter((one) => one.id !== cause.id).map(({ name }) => midSentence(name));
   const together = others.length > 0 ? ` together with ${others.join(' and ')}` : '';
   const name = `${howSure(probability)}: ${midSentence(cause.name)}${together}.`;
-  return [isCareTopic(cause) ? '' : name, cause.say, tail(verdict, cause, steps, today)]
+  return [isCareTopic(cause) ? '' : name, cause.say, tail(verdict, cause, steps, told)]
     .filter(Boolean)
     .join(' ');
 }

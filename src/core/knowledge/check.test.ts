@@ -87,6 +87,11 @@ it.each<[string, Record<string, unknown[]>, Partial<KnowledgeIssue>]>([
     { id: 'c', field: 'treatments' },
   ],
   [
+    'a kind of plant that does not exist, on which a cause is left',
+    { 'causes/c.yaml': [{ ...cause, leaveOn: { plants: ['moss'], why: 'It heals.' } }] },
+    { id: 'c', field: 'leaveOn' },
+  ],
+  [
     'a treatment that stands twice for the same plants',
     { 'causes/c.yaml': [{ ...cause, treatments: [T, T] }] },
     { id: 'c', field: 'treatments' },

@@ -93,6 +93,7 @@ function checkCause(cause: Cause, known: Known, report: Report): void {
     'treatments',
     cause.treatments.map(({ use }) => use),
   );
+  refer('leaveOn', 'plants', cause.leaveOn?.plants ?? []);
   for (const field of ['only', 'except'] as const)
     refer(
       'treatments',

@@ -100,6 +100,8 @@ export const causeSchema = z.strictObject({
   say: z.string().min(10),
   /** Why it may be left alone; set where no treatment is needed. */
   leave: z.string().optional(),
+  /** Kinds of plant on which it may be left alone, and why. */
+  leaveOn: z.strictObject({ plants: z.array(plantIdSchema).min(1), why: z.string() }).optional(),
   treatments: z.array(optionSchema).default([]),
   avoid: z.array(avoidSchema).default([]),
   /** What to expect, and what would mean the cause was another. */
@@ -139,6 +141,12 @@ export type Cause = z.infer<typeof causeSchema>;
 export type CareTopic = z.infer<typeof careTopicSchema>;
 export type TreatmentOption = z.infer<typeof optionSchema>;
 export type Harm = z.infer<typeof harmSchema>;
+
+/** Why a cause may be left alone on a plant, given with all groups above it; null where it should not be. */
+export function whyLeft({ leave, leaveOn }: Cause, kinds: readonly PlantId[]): string | null {
+  if (leave !== undefined) return leave;
+  return leaveOn?.plants.some((one) => kinds.includes(one)) === true ? leaveOn.why : null;
+}
 
 /** Whether an option is for a plant, given with all groups above it; none for an unknown plant, which gets what all plants get. */
 export function suits({ only, except }: TreatmentOption, kinds: readonly PlantId[]): boolean {

@@ -86,14 +86,15 @@ function Plants({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause
   );
 }
 
+const namesOf = (shelf: Shelf, kinds: readonly PlantId[]): string =>
+  kinds
+    .map((id) => shelf.library.plants.find((one) => one.id === id)?.name ?? id)
+    .map(midSentence)
+    .join(', ');
+
 /** The kinds of plant that a treatment is for, where it is not for all. */
 function forWhich(shelf: Shelf, { only, except }: TreatmentOption): string {
-  const names = (kinds: readonly PlantId[]): string =>
-    kinds
-      .map((id) => shelf.library.plants.find((one) => one.id === id)?.name ?? id)
-      .map(midSentence)
-      .join(', ');
-  const [those, others] = [names(only ?? []), names(except ?? [])];
+  const [those, others] = [namesOf(shelf, only ?? []), namesOf(shelf, except ?? [])];
   return `${those && `; for ${those} only`}${others && `; not for ${others}`}`;
 }
 
@@ -102,6 +103,11 @@ function WhatToDo({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cau
     <section>
       <h2>What helps</h2>
       {cause.leave !== undefined && <p>{cause.leave}</p>}
+      {cause.leaveOn && (
+        <p>
+          On {namesOf(shelf, cause.leaveOn.plants)}: {cause.leaveOn.why}
+        </p>
+      )}
       <Facts>
         <tbody>
           {cause.treatments.map((option) => {
