@@ -1,5 +1,6 @@
+import { enquiry } from '../../tests/support/enquiry.ts';
 import { miniLibrary } from '../../tests/support/miniLibrary.ts';
-import { day, findingId, plantId } from '../../tests/support/setting.ts';
+import { findingId, plantId } from '../../tests/support/setting.ts';
 import { createConsultant, type Answer, type Consultation, type Enquiry } from './consult.ts';
 
 const library = miniLibrary(
@@ -20,18 +21,7 @@ const library = miniLibrary(
 );
 const consultant = createConsultant(library);
 const ask = (words: string, change: Partial<Enquiry> = {}): Consultation =>
-  consultant({
-    words,
-    today: day('2026-06-13'),
-    place: { lat: 40, lon: -83 },
-    plant: null,
-    channel: 'phone',
-    approach: 'integrated',
-    answers: [],
-    weather: [],
-    experience: new Map(),
-    ...change,
-  });
+  consultant(enquiry(words, change));
 const told = (id: string, value: boolean): Answer => ({
   kind: 'told',
   finding: findingId(id),

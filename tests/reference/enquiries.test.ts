@@ -3,23 +3,14 @@ import { resolve } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
 import { createConsultant } from '../../src/core/consult.ts';
+import { enquiry } from '../support/enquiry.ts';
 import { library } from '../support/wholeLibrary.ts';
 import { day } from '../support/setting.ts';
 
 const consultant = createConsultant(library);
 
 function leadOf(words: string, on: string, place: { lat: number; lon: number }): string {
-  const { causes } = consultant({
-    words,
-    today: day(on),
-    place,
-    plant: null,
-    channel: 'phone',
-    approach: 'integrated',
-    answers: [],
-    weather: [],
-    experience: new Map(),
-  });
+  const { causes } = consultant(enquiry(words, { today: day(on), place }));
   return causes[0]?.cause.id ?? '';
 }
 

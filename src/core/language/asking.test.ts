@@ -1,4 +1,4 @@
-import { asksOnly } from './asking.ts';
+import { askingSentences, asksOnly } from './asking.ts';
 import { readStance } from './stance.ts';
 import { tokenize } from './tokens.ts';
 
@@ -13,4 +13,14 @@ it.each([
 ])('"%s": %s', (text, expected) => {
   const tokens = tokenize(text);
   expect(asksOnly(text, tokens, readStance(tokens))).toBe(expected);
+});
+
+it.each([
+  ['The leaves curl. When should I spray?', [1]],
+  ['Is it rust? It rubs off.', [0]],
+  ['It was streaked dark when cut.', []],
+  ['It wilts; how deep do I plant it', [1]],
+])('of "%s" the sentences that ask are %j', (text, expected) => {
+  const tokens = tokenize(text);
+  expect([...askingSentences(text, tokens, readStance(tokens))]).toEqual(expected);
 });

@@ -50,7 +50,7 @@ const OF = stem('of');
 const ASKING = stemSet('when how can should do does what may must could');
 
 /** Sentences that ask for something: there the plant's name may be what is asked about. */
-function askingSentences(tokens: readonly Token[]): ReadonlySet<number> {
+function sentencesOfAsking(tokens: readonly Token[]): ReadonlySet<number> {
   return new Set(
     tokens.filter(({ stem: word }) => ASKING.has(word)).map(({ sentence }) => sentence),
   );
@@ -71,7 +71,7 @@ export function withoutOwners(
   tokens: readonly Token[],
   mentions: readonly PlantMention[],
 ): readonly Token[] {
-  const asking = askingSentences(tokens);
+  const asking = sentencesOfAsking(tokens);
   const named = mentionOfEach(tokens, mentions);
   const dropped = new Set<number>();
   named.forEach((mention, last) => {
