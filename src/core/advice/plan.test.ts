@@ -183,6 +183,33 @@ it('finds out first when no cause leads', () => {
   expect(advice.steps.map(({ id }) => id)).toEqual(['send-sample']);
 });
 
+it('asks once more where a question of care could mean several things', () => {
+  const topics = ['prune', 'feed', 'move', 'water', 'sow'].map((id) => ({
+    id: `care-${id}`,
+    name: `How to ${id}`,
+    hosts: { fern: 'usual' },
+    phrases: [id],
+    say: `You ${id} it in spring.`,
+    steps: [{ text: `Do it as it is said: ${id}.`, rung: 'hand' }],
+    source: 'practice',
+  }));
+  const library = miniLibrary([{ id: 'sign' }], [{ id: 'pest', findings: { sign: 'seldom' } }], {
+    'care/c.yaml': topics,
+  });
+  const context = adviceContext(library, 42, '2026-06-24');
+  const network = buildNetwork(library, plantId('fern'), {
+    ...context,
+    since: null,
+    experience: new Map(),
+  });
+  const words = { likeness: () => 0, asks: true };
+  const { posterior } = weighAll(library, network, [], 0, words);
+  const advice = planAdvice(library, network, posterior, context);
+  expect(advice.verdict).toBe('find-out');
+  expect(advice.steps[0]?.id).toBe('ask-again');
+  expect(advice.headline).toContain('ask once more');
+});
+
 it('calls a professional when the main work is theirs', () => {
   const arborist = treatment('climb', { rung: 'professional', who: 'arborist' });
   const advice = advise(

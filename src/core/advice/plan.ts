@@ -1,6 +1,7 @@
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Compiled } from '../knowledge/compile.ts';
+import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Cause } from '../knowledge/schema/cause.ts';
 import type { Rung, Treatment } from '../knowledge/schema/treatment.ts';
 import type { View } from '../knowledge/schema/view.ts';
@@ -103,6 +104,15 @@ const FIND_OUT: Omit<Step, 'when'> = {
   work: null,
 };
 
+/** For a question of care that could mean several things. */
+const ASK_AGAIN: Omit<Step, 'when'> = {
+  id: 'ask-again',
+  text: 'Ask once more what is to be done, to which plant, and when it was last done.',
+  rung: 'leave',
+  cautions: [],
+  work: null,
+};
+
 function namedCauses(network: Network, posterior: Posterior): readonly Cause[] {
   return posterior.explanation
     .map((id) => network.causes[network.position.get(id) ?? -1])
@@ -182,8 +192,9 @@ export function planAdvice(
     verdict === 'find-out'
       ? namedCauses(network, posterior).slice(0, 1)
       : namedCauses(network, posterior);
+  const missing = lead && isCareTopic(lead.cause) ? ASK_AGAIN : FIND_OUT;
   const ask: Step[] =
-    verdict === 'find-out' ? [{ ...FIND_OUT, when: { from: today, to: null, note: 'now' } }] : [];
+    verdict === 'find-out' ? [{ ...missing, when: { from: today, to: null, note: 'now' } }] : [];
   const confirm = lead ? confirmStep(lead, verdict, today) : [];
   const steps = [
     ...(confirm.length > 0 ? confirm : ask),

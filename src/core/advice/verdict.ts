@@ -51,11 +51,14 @@ const LEAST_TO_ADVISE = 0.3;
 /** A lead this many times likelier than the next cause stands clear, down to the least share that may. */
 const CLEAR_OF_NEXT = 2.5;
 const LEAST_CLEAR = 0.12;
+/** The same for a question of care: the wrong answer to one does little harm and is seen at once. */
+const CLEAR_OF_NEXT_CARE = 1.5;
 
 /** Whether enough speaks for the lead to advise on it; else the advice is to find out first. */
-function isAdvisable({ probability, next }: Lead): boolean {
+function isAdvisable({ cause, probability, next }: Lead): boolean {
   if (probability >= LEAST_TO_ADVISE) return true;
-  return probability >= LEAST_CLEAR && probability >= CLEAR_OF_NEXT * next;
+  const clear = isCareTopic(cause) ? CLEAR_OF_NEXT_CARE : CLEAR_OF_NEXT;
+  return probability >= LEAST_CLEAR && probability >= clear * next;
 }
 /** Share of all the good a plan does that must be possible now, for "act now". */
 const ENOUGH_NOW = 0.4;

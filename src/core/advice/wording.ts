@@ -86,7 +86,9 @@ function tail(
     case 'too-late':
       return `It is too late to treat this year; the next window is ${firstLater(steps, today)}.`;
     case 'find-out':
-      return 'That is not sure enough to treat: find out first.';
+      return isCareTopic(cause)
+        ? 'The words could mean something else: ask once more.'
+        : 'That is not sure enough to treat: find out first.';
     case 'professional':
       return 'The main work is for a licensed professional.';
   }
