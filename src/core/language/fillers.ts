@@ -18,7 +18,7 @@ const CHOOSES = stemSet(
  */
 export function withoutFillers(tokens: readonly Token[]): readonly Token[] {
   const isKind = (i: number): boolean =>
-    KINDS.has(tokens[i]?.stem ?? '') &&
+    KINDS.has(tokens[i]?.word ?? '') &&
     tokens[i + 1]?.stem === OF &&
     !CHOOSES.has(tokens[i - 1]?.stem ?? '');
   return tokens.filter(({ stem: word }, i) => !FILLERS.has(word) && !isKind(i) && !isKind(i - 1));
