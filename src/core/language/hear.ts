@@ -221,6 +221,20 @@ function tellable(ear: Ear, plants: readonly PlantId[]): ReadonlyMap<FindingId, 
   return new Map(plants.flatMap((plant) => [...ear.shownOn(plant)]));
 }
 
+/** Questions of care are heard in sentences that ask alone: who tells of a trouble says of others what was done ("we put wood ash on them"). */
+function withoutUnasked(
+  candidates: readonly Candidate[],
+  text: string,
+  tokens: readonly Token[],
+  stance: Stance,
+): readonly Candidate[] {
+  const asking = askingSentences(text, tokens, stance);
+  const asks = (i: number): boolean => asking.has(tokens[i]?.sentence ?? -1);
+  return candidates.filter(
+    ({ target, positions }) => !isQuestionOfCare(target) || positions.some(asks),
+  );
+}
+
 /** A word of so many phrases tells about nothing; each e times fewer add 1. */
 const TELLS_NOTHING = 3000;
 const LEAST_RARITY = 0.5;
@@ -262,15 +276,7 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
     .filter((candidate) => candidate !== null)
     .filter((one) => canTell(one.finding) || isToldPlainly(spoken, one));
   const seen = read.some(({ target, value }) => value && target.kind !== 'context');
-  const asking = askingSentences(text, spoken, stance);
-  // Who tells of a trouble and asks nothing says what was done: "we put wood ash on them".
-  const candidates = seen
-    ? read.filter(
-        (one) =>
-          !isQuestionOfCare(one.target) ||
-          one.positions.some((i) => asking.has(spoken[i]?.sentence ?? -1)),
-      )
-    : read;
+  const candidates = seen ? withoutUnasked(read, text, spoken, stance) : read;
   const findings = oneForEachGroup(oneForEach(withoutClaimedWords(candidates, weights)))
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
