@@ -4,7 +4,8 @@ import type {
   PlateMark,
   PlateRegion,
 } from '../../core/knowledge/schema/plate.ts';
-import { figureOf, type Piece } from './figures.ts';
+import type { Piece } from './drawing.ts';
+import { figureOf } from './figures.ts';
 import { drawMark } from './marks.ts';
 import { INK, SHADE, TINTS, type Shape } from './shape.ts';
 import { lineAlong, outline, through } from './strip.ts';
