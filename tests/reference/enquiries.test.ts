@@ -41,7 +41,7 @@ const askedSchema = z.array(
 
 it.each([
   ['questions of care', 'care', 200, 0.9],
-  ['enquiries about troubles', 'told', 280, 0.9],
+  ['enquiries about troubles', 'told', 300, 0.88],
 ])('answers %s no worse than when they were last worked on', (_name, file, many, share) => {
   const asked = askedSchema.parse(
     parse(readFileSync(resolve(`tests/sentences/${file}.yaml`), 'utf8')),

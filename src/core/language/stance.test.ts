@@ -55,6 +55,7 @@ describe('theory', () => {
     ['she says there are webs', 'webs', false],
     ['there are mites', 'mites', false],
     ['something digs, looking for grubs', 'grubs', true],
+    ["I have been blaming the neighbour's cat", 'cat', true],
   ])('%s', (text, word, expected) => {
     expect(flagged(text, 'theory').includes(word)).toBe(expected);
   });

@@ -23,6 +23,7 @@ const THEORY = stemSet(
 );
 /** After "she says", these begin a name for the trouble ("it's mites"); other words begin what was seen. */
 const NAMES_CULPRIT = stemSet('it this that mean they them');
+const ACCUSES = stemSet('blame blaming accuse accusing');
 const PLACE = stemSet('under underneath beneath near beside behind');
 const SEARCH = stemSet('looking hunting searching digging');
 const MAY = stemSet('should can could do may shall must would');
@@ -103,6 +104,7 @@ function opensDoubt(tokens: readonly Token[], i: number): boolean {
 
 function opensTheory(tokens: readonly Token[], i: number): boolean {
   const [before, here, after] = [stemAt(tokens, i - 1), stemAt(tokens, i), stemAt(tokens, i + 1)];
+  if (ACCUSES.has(here)) return !NEGATORS.has(before);
   if (THEORY.has(here))
     return (
       !NEGATORS.has(before) && [1, 2, 3].some((step) => NAMES_CULPRIT.has(stemAt(tokens, i + step)))
