@@ -64,7 +64,7 @@ export function buildPlantNames(plants: readonly Plant[]): PlantNames {
 }
 
 const SUPPORT_AFTER = stemSet(
-  'tree bush shrub plant seedling hedge vine fruit leaf branch orchard grove blossom flower patch',
+  'tree bush shrub plant seedling hedge vine fruit leaf branch orchard grove blossom flower patch stem stalk root',
 );
 const SUPPORT_BEFORE = stemSet('my our the a an potted these those his her me young dwarf on');
 const OWN = stemSet('my our this these me');

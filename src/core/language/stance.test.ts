@@ -22,6 +22,8 @@ describe('denial', () => {
     ['never any fruit', ['any', 'fruit']],
     ['grass never grows under the maple', ['grows']],
     ['not under the maple', ['under', 'the', 'maple']],
+    ['slime none, holes many', ['slime']],
+    ['I looked, none', []],
   ])('%s', (text, expected) => {
     expect(flagged(text, 'denied')).toEqual(expected);
   });

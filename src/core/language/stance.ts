@@ -57,6 +57,14 @@ function deniesFrom(tokens: readonly Token[], i: number): boolean {
   ].includes(stemAt(tokens, i + 1));
 }
 
+/** "Webs none, spots many": a note that denies what stands before. */
+function endsInNone(tokens: readonly Token[], i: number): boolean {
+  const [here, next] = [tokens[i], tokens[i + 1]];
+  if (here?.stem !== stem('none') || tokens[i - 1]?.sentence !== here.sentence) return false;
+  const ends = next === undefined || next.sentence !== here.sentence || next.pauseBefore;
+  return ends && !here.pauseBefore;
+}
+
 /** A list goes on after a comma when "or" or "nor" follows before a new statement. */
 function listGoesOn(tokens: readonly Token[], i: number): boolean {
   const { sentence } = tokens[i] ?? { sentence: -1 };
@@ -155,6 +163,7 @@ export function readStance(tokens: readonly Token[]): Stance {
   tokens.forEach((_, i) => {
     if (deniesFrom(tokens, i))
       mark(denied, tokens, i, DENIAL_REACH, (j) => stopsDenial(tokens, j) || isPlace(tokens, i, j));
+    if (endsInNone(tokens, i)) denied[i - 1] = true;
     if (opensDoubt(tokens, i)) mark(doubted, tokens, i, DOUBT_REACH, stopsClause);
     doubtsBefore(doubted, tokens, i);
     if (opensTheory(tokens, i)) mark(theory, tokens, i, THEORY_REACH, stopsClause);
