@@ -159,7 +159,7 @@ it('leaves what does no harm on this kind of plant, and treats it on others', ()
   expect(on('moss').verdict).toBe('act-now');
 });
 
-it('tells of waiting against the leading cause only', () => {
+it.each(['leave', 'replace'])('tells of the rung "%s" against the leading cause only', (rung) => {
   const library = miniLibrary(
     [{ id: 'sign' }],
     ['pest', 'blight'].map((id, n) => ({
@@ -167,7 +167,7 @@ it('tells of waiting against the leading cause only', () => {
       findings: { sign: n === 0 ? 'always' : 'usual' },
       extra: { treatments: [{ use: n === 0 ? 'pick' : 'watch', effect: 'good' }] },
     })),
-    { 'treatments/t.yaml': [treatment('pick'), treatment('watch', { rung: 'leave' })] },
+    { 'treatments/t.yaml': [treatment('pick'), treatment('watch', { rung })] },
   );
   expect(advise(library).steps.map(({ id }) => id)).toEqual(['pick']);
 });

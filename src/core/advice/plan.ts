@@ -166,11 +166,13 @@ function sift(judged: readonly Judged[], context: AdviceContext) {
   return { allowed, hidden };
 }
 
-/** To wait and watch is told of the leading cause alone: beside its plan, what another would allow says nothing. */
-const withoutIdleDoubts = (allowed: readonly Judged[], lead: Lead | null): readonly Judged[] =>
+/** Rungs at the ends of the ladder: waiting that another cause would allow says nothing, and no plant is removed on a lesser suspicion. */
+const OF_LEAD_ALONE: readonly Rung[] = ['leave', 'replace'];
+
+const withoutLesserEnds = (allowed: readonly Judged[], lead: Lead | null): readonly Judged[] =>
   allowed.filter(
     ({ candidate: { treatment, targets } }) =>
-      treatment.rung !== 'leave' ||
+      !OF_LEAD_ALONE.includes(treatment.rung) ||
       targets.some(({ suspect }) => suspect.cause.id === lead?.cause.id),
   );
 
@@ -186,7 +188,7 @@ export function planAdvice(
   const suspects = suspectsOf(network, posterior);
   const judged = gatherCandidates(library, suspects, context).map((one) => judge(one, context));
   const { allowed, hidden } = sift(judged, context);
-  const chosen = chooseSteps(withoutIdleDoubts(allowed, lead), today, lead?.cause.id ?? null);
+  const chosen = chooseSteps(withoutLesserEnds(allowed, lead), today, lead?.cause.id ?? null);
   const verdict = verdictOf(lead, chosen, context);
   const named =
     verdict === 'find-out'
