@@ -8,6 +8,7 @@ import { buildNetwork } from '../core/diagnosis/network.ts';
 import { weighAll } from '../core/diagnosis/posterior.ts';
 import { compileLibrary, type Compiled } from '../core/knowledge/compile.ts';
 import { FREQUENCY } from '../core/knowledge/scale.ts';
+import { causeSchema } from '../core/knowledge/schema/cause.ts';
 import {
   causeIdSchema,
   findingIdSchema,
@@ -104,12 +105,14 @@ function enlarge(library: Library, times: number): Library {
     library.causes.map((cause) => ({
       ...cause,
       id: causeIdSchema.parse(`${cause.id}-${copy + 2}`),
-      findings: Object.fromEntries(
-        Object.entries(cause.findings).map(([id, word]) => [
-          id,
-          random() < 0.3 ? shift(word) : word,
-        ]),
-      ) as typeof cause.findings,
+      findings: causeSchema.shape.findings.parse(
+        Object.fromEntries(
+          Object.entries(cause.findings).map(([id, word]) => [
+            id,
+            random() < 0.3 ? shift(word) : word,
+          ]),
+        ),
+      ),
     })),
   );
   return { ...library, causes: [...library.causes, ...copies.flat()] };

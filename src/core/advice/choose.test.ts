@@ -1,6 +1,7 @@
 import { day } from '../../../tests/support/setting.ts';
 import { causeSchema } from '../knowledge/schema/cause.ts';
 import { treatmentSchema } from '../knowledge/schema/treatment.ts';
+import { addDays } from '../timing/calendar.ts';
 import type { WindowState } from '../timing/windows.ts';
 import type { Candidate, Suspect } from './candidates.ts';
 import { chooseSteps } from './choose.ts';
@@ -51,7 +52,7 @@ function step(
 }
 const opensIn = (days: number): WindowState => ({
   kind: 'opens',
-  span: { from: (TODAY + days) as typeof TODAY, to: (TODAY + days + 20) as typeof TODAY },
+  span: { from: addDays(TODAY, days), to: addDays(TODAY, days + 20) },
   closedSince: null,
 });
 const ids = (steps: readonly Judged[]): string[] =>

@@ -6,6 +6,7 @@ import type { Cause } from '../knowledge/schema/cause.ts';
 import type { Rung, Treatment } from '../knowledge/schema/treatment.ts';
 import type { View } from '../knowledge/schema/view.ts';
 import type { WindowRule } from '../knowledge/schema/window.ts';
+import { midSentence } from '../midSentence.ts';
 import { addDays, type Day } from '../timing/calendar.ts';
 import { daysUntil, type WindowState } from '../timing/windows.ts';
 import { hiddenBy } from './approach.ts';
@@ -13,7 +14,6 @@ import { gatherCandidates, suspectsOf } from './candidates.ts';
 import { chooseSteps, type Chosen } from './choose.ts';
 import type { AdviceContext } from './context.ts';
 import { judge, type Judged } from './safety/judge.ts';
-import { midSentence } from '../midSentence.ts';
 import { leadOf, verdictOf, type Lead, type Verdict } from './verdict.ts';
 import { channelCaution, headlineOf, STANDING, whenInWords } from './wording.ts';
 
@@ -190,17 +190,16 @@ export function planAdvice(
   const { allowed, hidden } = sift(judged, context);
   const chosen = chooseSteps(withoutLesserEnds(allowed, lead), today, lead?.cause.id ?? null);
   const verdict = verdictOf(lead, chosen, context);
-  const named =
-    verdict === 'find-out'
-      ? namedCauses(network, posterior).slice(0, 1)
-      : namedCauses(network, posterior);
+  const known = namedCauses(network, posterior);
+  const named = verdict === 'find-out' ? known.slice(0, 1) : known;
   const missing = lead && isCareTopic(lead.cause) ? ASK_AGAIN : FIND_OUT;
   const ask: Step[] =
     verdict === 'find-out' ? [{ ...missing, when: { from: today, to: null, note: 'now' } }] : [];
   const confirm = lead ? confirmStep(lead, verdict, today) : [];
+  const inOrder = leadFirst(named, lead);
   const steps = [
     ...(confirm.length > 0 ? confirm : ask),
-    ...chosen.map((one) => toStep(one, leadFirst(named, lead), today)),
+    ...chosen.map((one) => toStep(one, inOrder, today)),
   ];
   return {
     verdict,

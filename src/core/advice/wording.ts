@@ -1,7 +1,7 @@
 import { isCareTopic } from '../knowledge/careTopics.ts';
 import { whyLeft, type Cause } from '../knowledge/schema/cause.ts';
 import { dayInWords, type Day } from '../timing/calendar.ts';
-import { type WindowState } from '../timing/windows.ts';
+import type { WindowState } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
 import type { AdviceContext, Channel } from './context.ts';
 import { nextOf, type Lead, type Verdict } from './verdict.ts';

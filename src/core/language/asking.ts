@@ -17,6 +17,10 @@ const HELPS = stemSet(
 );
 const OPEN = new Set(['when', 'how']);
 
+/** Whether a word is the first of its sentence and asks. */
+const asksFirst = (tokens: readonly Token[], i: number): boolean =>
+  ASKERS.has(tokens[i]?.stem ?? '') && tokens[i - 1]?.sentence !== tokens[i]?.sentence;
+
 /** Numbers of the sentences that ask: by their first word, by "when should", by what is planned, or by their mark. */
 export function askingSentences(
   text: string,
@@ -25,7 +29,7 @@ export function askingSentences(
 ): ReadonlySet<number> {
   const asking = new Set<number>();
   tokens.forEach(({ stem, sentence, end }, i) => {
-    const first = tokens[i - 1]?.sentence !== sentence && ASKERS.has(stem) && !OPEN.has(stem);
+    const first = asksFirst(tokens, i) && !OPEN.has(stem);
     const opens = OPEN.has(stem) && HELPS.has(tokens[i + 1]?.stem ?? '');
     const isLast = tokens[i + 1]?.sentence !== sentence;
     const marked = isLast && QUESTION.test(text.slice(end, end + 4));
@@ -40,8 +44,6 @@ export function askingSentences(
  */
 export function asksOnly(text: string, tokens: readonly Token[], { planned }: Stance): boolean {
   if (tokens.some(({ stem }) => TROUBLE.has(stem))) return false;
-  const opens = tokens.some(
-    ({ stem, sentence }, i) => ASKERS.has(stem) && tokens[i - 1]?.sentence !== sentence,
-  );
+  const opens = tokens.some((_, i) => asksFirst(tokens, i));
   return opens || text.includes('?') || planned.includes(true);
 }

@@ -1,7 +1,7 @@
-import { askingSentences, asksOnly } from './asking.ts';
-import { withoutFillers } from './fillers.ts';
 import type { FindingId, PlantId } from '../knowledge/schema/common.ts';
 import type { Finding } from '../knowledge/schema/finding.ts';
+import { askingSentences, asksOnly } from './asking.ts';
+import { withoutFillers } from './fillers.ts';
 import {
   findPlants,
   rankPlants,

@@ -57,12 +57,17 @@ function deniesFrom(tokens: readonly Token[], i: number): boolean {
   ].includes(stemAt(tokens, i + 1));
 }
 
+/** Whether a word is the last of its clause: a pause, another sentence or nothing follows. */
+function endsClause(tokens: readonly Token[], i: number): boolean {
+  const next = tokens[i + 1];
+  return next === undefined || next.sentence !== tokens[i]?.sentence || next.pauseBefore;
+}
+
 /** "Webs none, spots many": a note that denies what stands before. */
 function endsInNone(tokens: readonly Token[], i: number): boolean {
-  const [here, next] = [tokens[i], tokens[i + 1]];
+  const here = tokens[i];
   if (here?.stem !== stem('none') || tokens[i - 1]?.sentence !== here.sentence) return false;
-  const ends = next === undefined || next.sentence !== here.sentence || next.pauseBefore;
-  return ends && !here.pauseBefore;
+  return endsClause(tokens, i) && !here.pauseBefore;
 }
 
 /** A list goes on after a comma when "or" or "nor" follows before a new statement. */
@@ -134,9 +139,8 @@ function markBefore(flags: boolean[], tokens: readonly Token[], end: number, rea
 
 /** "It was planted too deep, I think": what stands before it in the clause is doubted. */
 function doubtsBefore(doubted: boolean[], tokens: readonly Token[], i: number): void {
-  const [here, next] = [tokens[i], tokens[i + 1]];
-  const ends = next === undefined || next.sentence !== here?.sentence || next.pauseBefore;
-  if (stemAt(tokens, i) !== stem('think') || stemAt(tokens, i - 1) !== 'i' || !ends) return;
+  if (stemAt(tokens, i) !== stem('think') || stemAt(tokens, i - 1) !== 'i') return;
+  if (!endsClause(tokens, i)) return;
   markBefore(doubted, tokens, i - 1, DOUBT_REACH);
 }
 
