@@ -95,7 +95,7 @@ const namesOf = (shelf: Shelf, kinds: readonly PlantId[]): string =>
 /** The kinds of plant that a treatment is for, where it is not for all. */
 function forWhich(shelf: Shelf, { only, except }: TreatmentOption): string {
   const [those, others] = [namesOf(shelf, only ?? []), namesOf(shelf, except ?? [])];
-  return `${those && `; for ${those} only`}${others && `; not for ${others}`}`;
+  return `${those && `; only for: ${those}`}${others && `; not for: ${others}`}`;
 }
 
 function WhatToDo({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause }) {

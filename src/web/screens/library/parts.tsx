@@ -115,6 +115,11 @@ const Named = styled.div`
   align-items: center;
 `;
 
+/** The bar and its word stay on one line. */
+const Whole = styled.td`
+  white-space: nowrap;
+`;
+
 /** A row of {@link Facts}: what it is, and how often. */
 export function HowOften({ to, name, word, plate = 'none' }: HowOftenProps) {
   return (
@@ -125,10 +130,10 @@ export function HowOften({ to, name, word, plate = 'none' }: HowOftenProps) {
           <Link to={to}>{name}</Link>
         </Named>
       </th>
-      <td>
+      <Whole>
         <ShareBar share={FREQUENCY[word]} />
         {spaced(word)}
-      </td>
+      </Whole>
     </tr>
   );
 }
