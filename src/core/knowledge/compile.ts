@@ -2,6 +2,7 @@ import { buildDescriptions, type Descriptions } from '../language/descriptions.t
 import { buildPhraseIndex, countUses, type PhraseIndex } from '../language/phraseIndex.ts';
 import { compileClasses, compilePhrase } from '../language/phrase.ts';
 import { buildPlantNames, type PlantNames } from '../language/plantNames.ts';
+import { compileWordModel, type WordModel } from '../language/wordModel.ts';
 import { buildHosting, type Hosting } from './hosting.ts';
 import { BACKGROUND, COMMONNESS } from './scale.ts';
 import { careCause, careFinding, careTreatments } from './careTopics.ts';
@@ -33,6 +34,8 @@ export interface Compiled {
   readonly phrases: PhraseIndex<Finding>;
   /** How many phrases each stem stands in: the fewer, the more it tells. */
   readonly phraseUses: ReadonlyMap<string, number>;
+  /** Null for a library that nothing was learned for. */
+  readonly wordModel: WordModel | null;
   /** A finding and every more general one that it implies, itself first. */
   readonly implied: (id: FindingId) => readonly FindingId[];
   readonly strengths: ReadonlyMap<CauseId, Strengths>;
@@ -126,6 +129,7 @@ export function compileLibrary(library: Library): Compiled {
     plantNames: buildPlantNames(library.plants),
     phrases: buildPhraseIndex(phrases, phraseUses),
     phraseUses,
+    wordModel: library.wordModel && compileWordModel(library.wordModel),
     implied,
     strengths,
     descriptions: once(() =>

@@ -8,6 +8,7 @@ import { plantSchema } from './schema/plant.ts';
 import { sourceSchema } from './schema/source.ts';
 import { treatmentSchema } from './schema/treatment.ts';
 import { viewSchema } from './schema/view.ts';
+import { wordModelSchema, type WordModelText } from './schema/wordModel.ts';
 import { hashText } from './hash.ts';
 
 /** One parsed YAML file of the library. `file` is its path below `knowledge/`. */
@@ -90,6 +91,9 @@ function readSection<T>(
     });
 }
 
+/** Written by `npm run learn`. */
+export const WORD_MODEL_FILE = 'hearing.yaml';
+
 function readWordClasses(input: readonly KnowledgeFile[], issues: KnowledgeIssue[]) {
   const file = input.find((one) => one.file === 'words.yaml');
   const parsed = wordClassesSchema.safeParse(file?.content ?? {});
@@ -103,6 +107,22 @@ function readWordClasses(input: readonly KnowledgeFile[], issues: KnowledgeIssue
     });
   }
   return {};
+}
+
+/** What was learned for hearing, if anything. */
+function readWordModel(
+  input: readonly KnowledgeFile[],
+  issues: KnowledgeIssue[],
+): WordModelText | null {
+  const file = input.find((one) => one.file === WORD_MODEL_FILE);
+  if (!file) return null;
+  const parsed = wordModelSchema.safeParse(file.content);
+  if (parsed.success) return parsed.data;
+  for (const issue of parsed.error.issues) {
+    const message = `${issue.message}; run npm run learn to write the file anew`;
+    issues.push({ file: WORD_MODEL_FILE, id: issue.path.join('.'), field: '(text)', message });
+  }
+  return null;
 }
 
 /** The library and, for messages, the file each id came from. */
@@ -136,6 +156,7 @@ export function readLibrary(
     findings: readSection('findings', SECTIONS.findings, input, issues, files),
     groups: readSection('groups', findingGroupSchema, input, issues, files),
     wordClasses: readWordClasses(input, issues),
+    wordModel: readWordModel(input, issues),
     causes: readSection('causes', SECTIONS.causes, input, issues, files),
     careTopics: readSection('care', SECTIONS.care, input, issues, files),
     treatments: readSection('treatments', SECTIONS.treatments, input, issues, files),

@@ -5,6 +5,7 @@ import type { Plant } from './plant.ts';
 import type { Source } from './source.ts';
 import type { Treatment } from './treatment.ts';
 import type { View } from './view.ts';
+import type { WordModelText } from './wordModel.ts';
 
 /** The whole library, read and checked field by field but not yet compiled. */
 export interface Library {
@@ -13,6 +14,8 @@ export interface Library {
   readonly findings: readonly Finding[];
   readonly groups: readonly FindingGroup[];
   readonly wordClasses: Readonly<Record<string, readonly string[]>>;
+  /** What was learned from labelled sentences; null for a library that nothing was learned for. */
+  readonly wordModel: WordModelText | null;
   readonly causes: readonly Cause[];
   readonly careTopics: readonly CareTopic[];
   readonly treatments: readonly Treatment[];

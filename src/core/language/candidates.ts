@@ -1,0 +1,171 @@
+import type { Finding } from '../knowledge/schema/finding.ts';
+import type { Reading } from './compete.ts';
+import { fitsMarks } from './marksFit.ts';
+import type { Naming } from './named.ts';
+import { fitsPart, namesPart } from './partFit.ts';
+import { NEGATORS } from './phrase.ts';
+import type { PhraseMatch } from './phraseIndex.ts';
+import type { Stance } from './stance.ts';
+import { stem, stemSet } from './stem.ts';
+import type { Span, Token } from './tokens.ts';
+
+/** Telling words that a phrase needs when they stand far apart. */
+const TELLS_FROM_AFAR = 2;
+
+const LIKE = stem('like');
+/** How sure a report is by the number of words that its phrase found: one word alone is often about something else. */
+const SURE_BY_WORDS = [0.7, 0.7, 0.9, 0.95] as const;
+export const DOUBTFUL = 0.6;
+
+const sureOf = (words: number): number =>
+  SURE_BY_WORDS[Math.min(words, SURE_BY_WORDS.length - 1)] ?? DOUBTFUL;
+
+/** A phrase of the library found in a text: one way to read its words. */
+export interface Candidate extends Reading {
+  readonly target: Finding;
+  readonly value: boolean;
+  readonly sure: number;
+  /** Said with doubt. */
+  readonly doubted: boolean;
+  readonly span: Span;
+  readonly sentence: number;
+  readonly group: string | undefined;
+  /** The phrase itself tells of a lack. */
+  readonly negates: boolean;
+  /** Words between its own, and those of them that are more than small words. */
+  readonly gap: number;
+  readonly between: number;
+  /** Said of another part, colours or marks of something else, two far words of which one tells little, and not a thing of this plant. */
+  readonly offPart: boolean;
+  readonly offMarks: boolean;
+  readonly thin: boolean;
+  readonly offPlant: boolean;
+  /** None of these. */
+  readonly fits: boolean;
+}
+
+/** Words for sizes and amounts, common verbs and small words tell little by themselves. */
+const GENERAL = stemSet(
+  'all big large huge giant enormous small tiny little some many every one turn go get come came look start keep stay become be is are was were have has had do in on at of to from with by for and or the a an it they them then that up off out down plant tree bush shrub',
+);
+
+function tellingOf(tokens: readonly Token[], positions: readonly number[]): readonly number[] {
+  return positions.filter((i) => {
+    const token = tokens[i];
+    return token && !namesPart(token) && !NEGATORS.has(token.stem) && !GENERAL.has(token.stem);
+  });
+}
+
+/** Asked about for its own sake, never as a sign: see careTopics.ts. */
+export const isQuestionOfCare = ({ kind, askable }: Finding): boolean => kind === 'context' && !askable;
+
+/** "Like coffee grounds" says how something looks, and asks nothing about coffee. */
+function isSimile(tokens: readonly Token[], i: number): boolean {
+  return [1, 2, 3].some(
+    (step) => tokens[i - step]?.stem === LIKE && tokens[i - step]?.sentence === tokens[i]?.sentence,
+  );
+}
+
+const WHEN = stem('when');
+const TELLERS = stemSet('i we they it he she the my you this that these');
+const ASKERS = stemSet('know tell sure wonder wondering ask asking say');
+
+/** "When I dug them up" tells of a time; "when do I dig" and "know when I can" ask for one. */
+function tellsOfTime(tokens: readonly Token[], i: number): boolean {
+  return (
+    tokens[i]?.stem === WHEN &&
+    TELLERS.has(tokens[i + 1]?.stem ?? '') &&
+    !ASKERS.has(tokens[i - 1]?.stem ?? '')
+  );
+}
+
+function sortOf({ kind, part }: Finding, negates: boolean, value: boolean): Candidate['sort'] {
+  if (!value) return 'denied';
+  if (kind === 'context') return 'context';
+  if (part === 'around' || part === 'history') return 'around';
+  return negates ? 'lacking' : 'seen';
+}
+
+/** Words that stand between those of a phrase. */
+function betweenOf(tokens: readonly Token[], positions: readonly number[]) {
+  const [first, last] = [Math.min(...positions), Math.max(...positions)];
+  let between = 0;
+  for (let i = first + 1; i < last; i++) {
+    const stemHere = tokens[i]?.stem ?? '';
+    if (!positions.includes(i) && !GENERAL.has(stemHere) && !NEGATORS.has(stemHere)) between++;
+  }
+  return { gap: last - first + 1 - positions.length, between };
+}
+
+/** Words whose report does not count, whatever is read in them. */
+function isNoReport(
+  finding: Finding,
+  tokens: readonly Token[],
+  positions: readonly number[],
+  stance: Stance,
+): boolean {
+  const any = (flags: readonly boolean[]): boolean =>
+    positions.some((position) => flags[position] === true);
+  if (finding.kind === 'sign' && any(stance.theory)) return true;
+  if (!isQuestionOfCare(finding)) return any(stance.planned);
+  return positions.some((i) => isSimile(tokens, i) || tellsOfTime(tokens, i));
+}
+
+/** Reads a match as its finding; null where it is no report at all. `canTell` says whether the plant can show it. */
+export function toCandidate(
+  tokens: readonly Token[],
+  stance: Stance,
+  { wholes, fruits }: Naming,
+  { phrase, positions, far }: PhraseMatch<Finding>,
+  canTell: boolean,
+): Candidate | null {
+  const finding = phrase.target;
+  const any = (flags: readonly boolean[]): boolean =>
+    positions.some((position) => flags[position] === true);
+  if (isNoReport(finding, tokens, positions, stance)) return null;
+  if (finding.kind !== 'context' && any(wholes)) return null;
+  const [first, last] = [tokens[Math.min(...positions)], tokens[Math.max(...positions)]];
+  if (!first || !last) return null;
+  const telling = tellingOf(tokens, positions);
+  const told = { needsPart: phrase.needsPart, namesFruit: any(fruits) };
+  const value = phrase.negates || stance.denied[Math.max(...positions)] !== true;
+  const misfits = {
+    thin: far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length),
+    offPart: !fitsPart(finding, tokens, positions, told),
+    offMarks: finding.kind !== 'context' && !fitsMarks(tokens, positions, telling),
+    offPlant: !canTell && !isToldPlainly(tokens, finding, positions, telling),
+  };
+  return {
+    finding: finding.id,
+    target: finding,
+    value,
+    doubted: any(stance.doubted),
+    sure: any(stance.doubted) || far ? DOUBTFUL : sureOf(positions.length),
+    span: { start: first.start, end: last.end },
+    sentence: first.sentence,
+    sort: sortOf(finding, phrase.negates, value),
+    positions,
+    telling,
+    group: finding.group,
+    far,
+    negates: phrase.negates,
+    ...betweenOf(tokens, positions),
+    ...misfits,
+    fits: !Object.values(misfits).some(Boolean),
+  };
+}
+
+/** So many telling words are heard even of a plant on which the library knows no cause for it; lawn and needles, which not all plants have, must be named. */
+export const TELLS_PLAINLY = 3;
+
+function isToldPlainly(
+  tokens: readonly Token[],
+  target: Finding,
+  positions: readonly number[],
+  telling: readonly number[],
+): boolean {
+  // A question of care is about the plant it is asked of.
+  if (isQuestionOfCare(target)) return false;
+  const needsPart = target.part === 'turf' || target.part === 'needle';
+  return telling.length >= TELLS_PLAINLY && fitsPart(target, tokens, positions, { needsPart });
+}

@@ -1,0 +1,84 @@
+import type { FindingId } from '../knowledge/schema/common.ts';
+import { DOUBTFUL, isQuestionOfCare, type Candidate } from './candidates.ts';
+import { chanceOf, describeReadings, type Heed } from './plausible.ts';
+import type { Span, Token } from './tokens.ts';
+import type { WordModel } from './wordModel.ts';
+
+/** A reading that is to be heard. */
+export interface Chosen {
+  readonly finding: FindingId;
+  readonly value: boolean;
+  readonly sure: number;
+  readonly span: Span;
+  readonly group: string | undefined;
+  /** The greater, the more it says: words of a phrase, or the chance that it is right. */
+  readonly strength: number;
+}
+
+/** What a phrase says, as it is heard where nothing was learned. */
+export const asHeard = ({ finding, value, sure, span, group, positions }: Candidate): Chosen => ({
+  finding,
+  value,
+  sure,
+  span,
+  group,
+  strength: positions.length,
+});
+
+/** Readings that are less likely are left as text. Judgement: as many right ones would be lost as wrong ones avoided. */
+const LEAST_CHANCE = 0.45;
+/** Who says a thing plainly may still have been misread. */
+const MOST_SURE = 0.95;
+
+/** What is needed to judge the readings of a text. */
+export interface ToJudge extends Omit<Heed, 'reports'> {
+  readonly model: WordModel;
+  readonly groupOf: (id: FindingId) => string | undefined;
+  readonly tokens: readonly Token[];
+  readonly candidates: readonly Candidate[];
+  readonly stance: {
+    readonly reports: (span: Span) => boolean;
+    readonly doubts: (span: Span) => boolean;
+  };
+}
+
+/** The readings that are likely right, each as sure as it is likely; questions of care are heard as their phrases say. */
+export function likelyReadings(all: ToJudge): readonly Chosen[] {
+  const { model, tokens, candidates, kept, stance } = all;
+  const isCare = ({ target }: Candidate): boolean => isQuestionOfCare(target);
+  const told = candidates.filter((one) => !isCare(one));
+  const judged = describeReadings(model, tokens, told, { ...all, reports: stance.reports });
+  const likely = judged.flatMap(({ finding, value, candidate, span, traits }): Chosen[] => {
+    const chance = chanceOf(model, traits);
+    if (chance < LEAST_CHANCE) return [];
+    const doubted = candidate ? candidate.doubted : stance.doubts(span);
+    const sure = Math.min(MOST_SURE, doubted ? DOUBTFUL : chance);
+    return [{ finding, value, sure, span, group: all.groupOf(finding), strength: chance }];
+  });
+  return [...[...kept].filter(isCare).map(asHeard), ...likely];
+}
+
+/** What says more counts; what was affirmed says more than what was denied elsewhere. */
+function stronger(a: Chosen, b: Chosen): Chosen {
+  if (a.value !== b.value) return a.value ? a : b;
+  if (a.sure !== b.sure) return a.sure > b.sure ? a : b;
+  return b.strength > a.strength ? b : a;
+}
+
+/** One reading for each finding, and of an exclusive group, of which only one can hold, the strongest, the earlier one of equals. */
+export function oneForEach(chosen: readonly Chosen[]): readonly Chosen[] {
+  const best = new Map<FindingId, Chosen>();
+  for (const one of chosen) {
+    const known = best.get(one.finding);
+    best.set(one.finding, known ? stronger(known, one) : one);
+  }
+  const held = new Map<string, Chosen>();
+  for (const one of best.values()) {
+    if (one.group === undefined || !one.value) continue;
+    const known = held.get(one.group);
+    if (!known || one.strength > known.strength) held.set(one.group, one);
+  }
+  return [...best.values()].filter(
+    (one) => one.group === undefined || !one.value || held.get(one.group)?.finding === one.finding,
+  );
+}

@@ -1,0 +1,193 @@
+import type { FindingId } from '../knowledge/schema/common.ts';
+import type { Candidate } from './candidates.ts';
+import type { Span, Token } from './tokens.ts';
+import { tellOf, type Told, type WordModel } from './wordModel.ts';
+
+/**
+ * How likely each reading of a sentence is right. Phrases and the words of the sentence as a whole are two witnesses: a
+ * phrase says which words stand near each other, the words say what enquirers mean who use them. What one heard alone
+ * needs more than what both heard. The weights are learned from sentences that no phrase was written for.
+ */
+
+/** All that speaks for one finding in one sentence. */
+interface Group {
+  readonly finding: FindingId;
+  readonly value: boolean;
+  readonly sentence: number;
+  readonly candidates: readonly Candidate[];
+}
+
+/** What is known of the text besides. */
+export interface Heed {
+  /** How commonly the plant shows a finding; 0 where it never does. */
+  readonly common: (id: FindingId) => number;
+  readonly canTell: (id: FindingId) => boolean;
+  readonly kept: ReadonlySet<Candidate>;
+  readonly rarity: (position: number) => number;
+  /** Whether the words at a stretch of the text report what they tell: it is not denied, guessed or planned. */
+  readonly reports: (span: Span) => boolean;
+}
+
+/** Traits of a reading by name; only numbers, so that their weighted sum is its log-odds. */
+export type Traits = Readonly<Record<string, number>>;
+
+/** Words are worth a reading of their own from these log-odds. */
+const LEAST_ODDS = -2.5;
+const UNKNOWN_ODDS = -4.5;
+const LEAST_COMMON = 0.003;
+const MOST_RANKS = 5;
+const RANKED = 10;
+
+const num = (flag: boolean): number => (flag ? 1 : 0);
+const least = (limit: number, value: number): number => Math.min(limit, value);
+
+/** The candidate that says most: what was kept, then what fits, near before far, then the rarest words. */
+function bestOf(candidates: readonly Candidate[], heed: Heed): Candidate | null {
+  const rarity = ({ telling }: Candidate): number =>
+    telling.reduce((sum, place) => sum + heed.rarity(place), 0);
+  const rank = (one: Candidate): number =>
+    8 * num(heed.kept.has(one)) + 4 * num(one.fits) + 2 * num(!one.far) + rarity(one) / 100;
+  let best: Candidate | null = null;
+  for (const one of candidates) if (!best || rank(one) > rank(best)) best = one;
+  return best;
+}
+
+interface Sentence {
+  readonly told: Told;
+  /** Log-odds of the likeliest findings, downwards. */
+  readonly leading: readonly number[];
+  readonly length: number;
+}
+
+function traitsOf(
+  { finding, value, candidates }: Group,
+  best: Candidate | null,
+  odds: number,
+  { leading, length }: Sentence,
+  heed: Heed,
+): Traits {
+  const kept = num(candidates.some((one) => heed.kept.has(one)));
+  const phrased = num(best !== null);
+  return {
+    kept,
+    fits: num(candidates.some((one) => one.fits)),
+    phrased,
+    phrases: Math.log(1 + candidates.length),
+    fitting: Math.log(1 + candidates.filter((one) => one.fits).length),
+    words: odds,
+    wordsPhrased: odds * phrased,
+    wordsKept: odds * kept,
+    rank: least(MOST_RANKS, leading.filter((one) => one > odds).length),
+    lead: odds - (leading[0] ?? odds),
+    telling: least(4, best?.telling.length ?? 0),
+    rarity: (best?.telling ?? []).reduce((sum, place) => sum + heed.rarity(place), 0) / 5,
+    between: least(5, best?.between ?? 0),
+    gap: least(6, best?.gap ?? 0),
+    far: num(best?.far ?? false),
+    offPart: num(best?.offPart ?? false),
+    offMarks: num(best?.offMarks ?? false),
+    thin: num(best?.thin ?? false),
+    offPlant: num(best?.offPlant ?? false),
+    common: Math.log(Math.max(LEAST_COMMON, heed.common(finding))),
+    denied: num(!value),
+    negates: num(best?.negates ?? false),
+    context: num(best?.sort === 'context'),
+    around: num(best?.sort === 'around'),
+    length: least(25, length) / 10,
+  };
+}
+
+/** The greatest numbers of a list, downwards. */
+function greatest(numbers: Float64Array, count: number): readonly number[] {
+  const top: number[] = [];
+  for (const one of numbers) {
+    if (top.length === count && one <= (top[count - 1] ?? 0)) continue;
+    let at = top.length;
+    while (at > 0 && one > (top[at - 1] ?? 0)) at--;
+    top.splice(at, 0, one);
+    if (top.length > count) top.pop();
+  }
+  return top;
+}
+
+/** The stretch of a sentence whose words tell most of a finding. */
+function spanOf(tokens: readonly Token[], told: Told, finding: number): Span | null {
+  const adds = tokens.map((token) => told.adds(token.stem, finding));
+  const most = Math.max(...adds);
+  if (!(most > 0)) return null;
+  const at = adds.indexOf(most);
+  const tells = (i: number): boolean => (adds[i] ?? 0) > 0.4 * most;
+  let [from, to] = [at, at];
+  for (let i = at - 1; i >= at - 3; i--) if (tells(i)) from = i;
+  for (let i = at + 1; i <= at + 3; i++) if (tells(i)) to = i;
+  return { start: tokens[from]?.start ?? 0, end: tokens[to]?.end ?? 0 };
+}
+
+function groupsOf(candidates: readonly Candidate[]): readonly Group[] {
+  const groups = new Map<string, Group & { readonly candidates: Candidate[] }>();
+  for (const candidate of candidates) {
+    const { finding, value, sentence } = candidate;
+    const key = `${finding} ${String(value)} ${sentence}`;
+    const known = groups.get(key);
+    if (known) known.candidates.push(candidate);
+    else groups.set(key, { finding, value, sentence, candidates: [candidate] });
+  }
+  return [...groups.values()];
+}
+
+/** A reading with what is known of it. */
+export interface Described {
+  readonly finding: FindingId;
+  readonly value: boolean;
+  /** The best candidate; null where only the words of the sentence tell. */
+  readonly candidate: Candidate | null;
+  readonly span: Span;
+  readonly traits: Traits;
+}
+
+/** Every reading of a text with its traits: what a phrase heard, well or badly, and what the words of a sentence tell. */
+export function describeReadings(
+  model: WordModel,
+  tokens: readonly Token[],
+  candidates: readonly Candidate[],
+  heed: Heed,
+): readonly Described[] {
+  const numberOf = new Map(model.findings.map((id, f) => [id, f]));
+  const bySentence = new Map<number, Token[]>();
+  for (const token of tokens) {
+    const list = bySentence.get(token.sentence);
+    if (list) list.push(token);
+    else bySentence.set(token.sentence, [token]);
+  }
+  const groups = groupsOf(candidates);
+  const described: Described[] = [];
+  for (const [sentence, words] of bySentence) {
+    const told = tellOf(model, words.map(({ stem }) => stem));
+    const leading = greatest(told.odds, RANKED);
+    const here: Sentence = { told, leading, length: words.length };
+    const own = groups.filter((one) => one.sentence === sentence);
+    const phrased = new Set(own.map(({ finding }) => finding));
+    const alone = model.findings.flatMap((finding, f): Group[] =>
+      (told.odds[f] ?? UNKNOWN_ODDS) > LEAST_ODDS && !phrased.has(finding) && heed.canTell(finding)
+        ? [{ finding, value: true, sentence, candidates: [] }]
+        : [],
+    );
+    for (const group of [...own, ...alone]) {
+      const best = bestOf(group.candidates, heed);
+      const number = numberOf.get(group.finding);
+      const odds = number === undefined ? UNKNOWN_ODDS : (told.odds[number] ?? UNKNOWN_ODDS);
+      const span = best?.span ?? (number === undefined ? null : spanOf(words, told, number));
+      if (!span || (best === null && !heed.reports(span))) continue;
+      const traits = traitsOf(group, best, odds, here, heed);
+      described.push({ finding: group.finding, value: group.value, candidate: best, span, traits });
+    }
+  }
+  return described;
+}
+
+/** Chance that a reading with these traits is right. */
+export function chanceOf({ readings }: Pick<WordModel, 'readings'>, traits: Traits): number {
+  let odds = readings.get('always') ?? 0;
+  for (const [name, value] of Object.entries(traits)) odds += value * (readings.get(name) ?? 0);
+  return 1 / (1 + Math.exp(-odds));
+}

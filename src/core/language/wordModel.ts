@@ -1,0 +1,107 @@
+import { findingIdSchema, type FindingId } from '../knowledge/schema/common.ts';
+import type { WordModelText } from '../knowledge/schema/wordModel.ts';
+
+/** How much one word speaks for findings, by their numbers. */
+interface WordWeights {
+  /** ln of how many sentences there are to one with the word, plus 1. */
+  readonly rarity: number;
+  readonly findings: Int32Array;
+  readonly weights: Float64Array;
+}
+
+/** What words tell of findings, learned from labelled sentences; see docs/language.md. */
+export interface WordModel {
+  readonly findings: readonly FindingId[];
+  /** Log-odds of each finding in a sentence without any known word. */
+  readonly bias: Float64Array;
+  readonly words: ReadonlyMap<string, WordWeights>;
+  readonly readings: ReadonlyMap<string, number>;
+}
+
+const HUNDREDTHS = 100;
+
+/** `a 12 b 3` as pairs. */
+function pairsOf(text: string): readonly (readonly [string, number])[] {
+  const parts = text.split(' ');
+  return parts.flatMap((word, i) =>
+    i % 2 === 0 && word !== '' ? [[word, Number(parts[i + 1]) / HUNDREDTHS] as const] : [],
+  );
+}
+
+/** Makes the model ready for use. */
+export function compileWordModel(text: WordModelText): WordModel {
+  const entries = Object.entries(text.findings);
+  const bias = new Float64Array(entries.length);
+  const byWord = new Map<string, [number, number][]>();
+  entries.forEach(([, line], f) => {
+    const [first = '0', ...rest] = line.split(' ');
+    bias[f] = Number(first) / HUNDREDTHS;
+    for (const [word, weight] of pairsOf(rest.join(' '))) {
+      const list = byWord.get(word);
+      if (list) list.push([f, weight]);
+      else byWord.set(word, [[f, weight]]);
+    }
+  });
+  const words = pairsOf(text.words).map(([word, rarity]): [string, WordWeights] => {
+    const list = byWord.get(word) ?? [];
+    const weights = Float64Array.from(list, ([, weight]) => weight);
+    return [word, { rarity, findings: Int32Array.from(list, ([f]) => f), weights }];
+  });
+  return {
+    findings: entries.map(([id]) => findingIdSchema.parse(id)),
+    bias,
+    words: new Map(words),
+    readings: new Map(Object.entries(text.readings)),
+  };
+}
+
+/** Shares of the words of a sentence: each its rarity times 1 + ln of how often it stands there, together of length 1. */
+export function sharesOf(
+  stems: readonly string[],
+  rarityOf: (stem: string) => number | undefined,
+): ReadonlyMap<string, number> {
+  const times = new Map<string, number>();
+  for (const one of stems) times.set(one, (times.get(one) ?? 0) + 1);
+  const shares = new Map<string, number>();
+  let squares = 0;
+  for (const [one, count] of times) {
+    const rarity = rarityOf(one);
+    if (rarity === undefined) continue;
+    const share = rarity * (1 + Math.log(count));
+    shares.set(one, share);
+    squares += share * share;
+  }
+  const length = Math.sqrt(squares);
+  return new Map([...shares].map(([one, share]) => [one, share / length]));
+}
+
+/** What the words of one sentence tell. */
+export interface Told {
+  /** Log-odds of each finding of the model, by its number. */
+  readonly odds: Float64Array;
+  /** What each word adds for a finding, by its number. */
+  readonly adds: (stem: string, finding: number) => number;
+}
+
+/** Log-odds of every finding by the words of one sentence. */
+export function tellOf(model: WordModel, stems: readonly string[]): Told {
+  const shares = sharesOf(stems, (one) => model.words.get(one)?.rarity);
+  const odds = Float64Array.from(model.bias);
+  for (const [word, share] of shares) {
+    const known = model.words.get(word);
+    if (!known) continue;
+    const { findings, weights } = known;
+    for (let k = 0; k < findings.length; k++) {
+      const f = findings[k] ?? 0;
+      odds[f] = (odds[f] ?? 0) + share * (weights[k] ?? 0);
+    }
+  }
+  return {
+    odds,
+    adds: (word, finding) => {
+      const known = model.words.get(word);
+      const at = known?.findings.indexOf(finding) ?? -1;
+      return at < 0 ? 0 : (shares.get(word) ?? 0) * (known?.weights[at] ?? 0);
+    },
+  };
+}
