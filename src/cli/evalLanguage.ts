@@ -42,14 +42,14 @@ const row = (name: string, { sentences: n, plants, precision, recall, sign }: La
     `${name.padEnd(12)}${String(n).padStart(9)}${percent(plants)}${percent(precision).padStart(11)}${percent(recall)}${percent(sign).padStart(10)}`,
   );
 
-/** The last is never corrected by, so that it is not told of either. */
-const HELD = 'held';
-const FILES = ['first', 'later', 'fresh', 'rounds', HELD];
+/** These are never corrected by and never learned from, so that they are not told of either. */
+const HELD = ['held', 'held-later'];
+const FILES = ['first', 'later', 'fresh', 'rounds', 'plain', ...HELD];
 const judged = FILES.map((name) => ({
   name,
   marks: read(`${name}.yaml`).map((sentence) => {
     const marked = judge(sentence);
-    if (name !== HELD) tell(sentence, marked);
+    if (!HELD.includes(name)) tell(sentence, marked);
     return marked;
   }),
 }));

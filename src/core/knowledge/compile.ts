@@ -2,7 +2,7 @@ import { buildDescriptions, type Descriptions } from '../language/descriptions.t
 import { buildPhraseIndex, countUses, type PhraseIndex } from '../language/phraseIndex.ts';
 import { compileClasses, compilePhrase } from '../language/phrase.ts';
 import { buildPlantNames, type PlantNames } from '../language/plantNames.ts';
-import { compileWordModel, type WordModel } from '../language/wordModel.ts';
+import { compileWordModel, makeLikening, type Likening, type WordModel } from '../language/wordModel.ts';
 import { buildHosting, type Hosting } from './hosting.ts';
 import { BACKGROUND, COMMONNESS } from './scale.ts';
 import { careCause, careFinding, careTreatments } from './careTopics.ts';
@@ -34,6 +34,8 @@ export interface Compiled {
   readonly phrases: PhraseIndex<Finding>;
   /** How many phrases each stem stands in: the fewer, the more it tells. */
   readonly phraseUses: ReadonlyMap<string, number>;
+  /** What words have in common with others. */
+  readonly likening: Likening;
   /** Null for a library that nothing was learned for. */
   readonly wordModel: WordModel | null;
   /** A finding and every more general one that it implies, itself first. */
@@ -93,6 +95,11 @@ function withFruitNames({ wordClasses, plants }: Library, { traits }: Taxonomy) 
   return { ...wordClasses, [FRUIT_WORDS]: [...(wordClasses[FRUIT_WORDS] ?? []), ...named] };
 }
 
+/** What words have in common: the classes of the phrases and the lists of like meaning. */
+function likeningOf({ wordClasses, alike }: Library): Likening {
+  return makeLikening([compileClasses(wordClasses), compileClasses(alike)]);
+}
+
 /** Compiles a checked library. Programmer's mistake, and so a throw, when it was not checked. */
 export function compileLibrary(library: Library): Compiled {
   const allFindings = [...library.findings, ...library.careTopics.map(careFinding)];
@@ -129,7 +136,8 @@ export function compileLibrary(library: Library): Compiled {
     plantNames: buildPlantNames(library.plants),
     phrases: buildPhraseIndex(phrases, phraseUses),
     phraseUses,
-    wordModel: library.wordModel && compileWordModel(library.wordModel),
+    wordModel: library.wordModel && compileWordModel(library.wordModel, likeningOf(library)),
+    likening: likeningOf(library),
     implied,
     strengths,
     descriptions: once(() =>

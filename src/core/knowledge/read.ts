@@ -94,17 +94,17 @@ function readSection<T>(
 /** Written by `npm run learn`. */
 export const WORD_MODEL_FILE = 'hearing.yaml';
 
-function readWordClasses(input: readonly KnowledgeFile[], issues: KnowledgeIssue[]) {
-  const file = input.find((one) => one.file === 'words.yaml');
+/** Lists of words by the name of what they have in common; none where there is no such file. */
+function readWordLists(
+  name: string,
+  input: readonly KnowledgeFile[],
+  issues: KnowledgeIssue[],
+): Library['wordClasses'] {
+  const file = input.find((one) => one.file === name);
   const parsed = wordClassesSchema.safeParse(file?.content ?? {});
   if (parsed.success) return parsed.data;
   for (const issue of parsed.error.issues) {
-    issues.push({
-      file: 'words.yaml',
-      id: issue.path.join('.'),
-      field: '(list)',
-      message: issue.message,
-    });
+    issues.push({ file: name, id: issue.path.join('.'), field: '(list)', message: issue.message });
   }
   return {};
 }
@@ -155,7 +155,8 @@ export function readLibrary(
     plants: readSection('plants', SECTIONS.plants, input, issues, files),
     findings: readSection('findings', SECTIONS.findings, input, issues, files),
     groups: readSection('groups', findingGroupSchema, input, issues, files),
-    wordClasses: readWordClasses(input, issues),
+    wordClasses: readWordLists('words.yaml', input, issues),
+    alike: readWordLists('alike.yaml', input, issues),
     wordModel: readWordModel(input, issues),
     causes: readSection('causes', SECTIONS.causes, input, issues, files),
     careTopics: readSection('care', SECTIONS.care, input, issues, files),

@@ -1,6 +1,6 @@
 import type { FindingId } from '../knowledge/schema/common.ts';
 import { DOUBTFUL, isQuestionOfCare, type Candidate } from './candidates.ts';
-import { chanceOf, describeReadings, type Heed } from './plausible.ts';
+import { chanceOf, describeReadings, type Described, type Heed } from './plausible.ts';
 import type { Span, Token } from './tokens.ts';
 import type { WordModel } from './wordModel.ts';
 
@@ -42,13 +42,18 @@ export interface ToJudge extends Omit<Heed, 'reports'> {
   };
 }
 
+const isCare = ({ target }: Candidate): boolean => isQuestionOfCare(target);
+
+/** Every reading with its traits, but for questions of care. */
+export function describedOf(all: ToJudge): readonly Described[] {
+  const told = all.candidates.filter((one) => !isCare(one));
+  return describeReadings(all.model, all.tokens, told, { ...all, reports: all.stance.reports });
+}
+
 /** The readings that are likely right, each as sure as it is likely; questions of care are heard as their phrases say. */
 export function likelyReadings(all: ToJudge): readonly Chosen[] {
-  const { model, tokens, candidates, kept, stance } = all;
-  const isCare = ({ target }: Candidate): boolean => isQuestionOfCare(target);
-  const told = candidates.filter((one) => !isCare(one));
-  const judged = describeReadings(model, tokens, told, { ...all, reports: stance.reports });
-  const likely = judged.flatMap(({ finding, value, candidate, span, traits }): Chosen[] => {
+  const { model, kept, stance } = all;
+  const likely = describedOf(all).flatMap(({ finding, value, candidate, span, traits }): Chosen[] => {
     const chance = chanceOf(model, traits);
     if (chance < LEAST_CHANCE) return [];
     const doubted = candidate ? candidate.doubted : stance.doubts(span);

@@ -10,10 +10,11 @@ import {
   type RankedPlant,
 } from './plantNames.ts';
 import { isQuestionOfCare, TELLS_PLAINLY, toCandidate, type Candidate } from './candidates.ts';
-import { asHeard, likelyReadings, oneForEach } from './chosen.ts';
+import { asHeard, describedOf, likelyReadings, oneForEach, type ToJudge } from './chosen.ts';
 import { withoutClaimedWords, type Weights } from './compete.ts';
 import { readNaming, withoutNames, withoutOwners, type Named } from './named.ts';
 import type { PhraseIndex } from './phraseIndex.ts';
+import type { Described } from './plausible.ts';
 import { readStance, type Stance } from './stance.ts';
 import { stem } from './stem.ts';
 import { unheardSpans } from './unheard.ts';
@@ -97,7 +98,7 @@ function withoutUnasked(
 }
 
 /** Whether the words at a stretch of the text report something, and whether with doubt. */
-function stanceByStart(tokens: readonly Token[], stance: Stance) {
+function stanceOver(tokens: readonly Token[], stance: Stance) {
   const at = (flags: readonly boolean[], { start, end }: Span): boolean =>
     tokens.some((token, i) => flags[i] === true && token.start >= start && token.end <= end);
   return {
@@ -116,12 +117,14 @@ function rarityOf({ phraseUses }: Ear, token: Token | undefined): number {
   return Math.max(LEAST_RARITY, Math.log(TELLS_NOTHING / uses));
 }
 
-/**
- * Understands a text: the plants it names and the findings it reports, each with its place in the text. The
- * plant, when it is known otherwise, decides what can be told of it. Deterministic; text beyond
- * {@link LONGEST_TEXT} characters is not read.
- */
-export function hear(ear: Ear, text: string, plant: PlantId | null = null): Heard {
+/** What is known of a text before its readings are chosen. */
+interface Listened extends Pick<Heard, 'plants' | 'mentions' | 'telling' | 'asks'> {
+  /** Readings of phrases that fit and own their words. */
+  readonly kept: readonly Candidate[];
+  readonly toJudge: Omit<ToJudge, 'model'>;
+}
+
+function listen(ear: Ear, text: string, plant: PlantId | null): Listened {
   const whole = heardTokens(text.slice(0, LONGEST_TEXT));
   const tokens = withoutFillers(whole);
   const mentions = findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
@@ -153,25 +156,40 @@ export function hear(ear: Ear, text: string, plant: PlantId | null = null): Hear
     candidates.filter(({ fits }) => fits),
     weights,
   );
+  const telling = spoken.filter(
+    (_, i) => stance.denied[i] !== true && stance.theory[i] !== true && !naming.named[i],
+  );
+  const toJudge = {
+    groupOf: (id: FindingId) => ear.findings.get(id)?.group,
+    tokens: whole,
+    candidates,
+    kept: new Set(kept),
+    common: (id: FindingId) => told?.get(id) ?? 0,
+    canTell,
+    rarity: weights.rarity,
+    stance: stanceOver(spoken, stance),
+  };
+  const asks = !seen && asksOnly(text, spoken, stance);
+  return { plants, mentions, telling, asks, kept, toJudge };
+}
+
+/** Every reading of a text with its traits, as they are learned from; none of questions of care. */
+export function describeText(ear: Ear, model: WordModel, text: string): readonly Described[] {
+  return describedOf({ ...listen(ear, text, null).toJudge, model });
+}
+
+/**
+ * Understands a text: the plants it names and the findings it reports, each with its place in the text. The
+ * plant, when it is known otherwise, decides what can be told of it. Deterministic; text beyond
+ * {@link LONGEST_TEXT} characters is not read.
+ */
+export function hear(ear: Ear, text: string, plant: PlantId | null = null): Heard {
+  const { plants, mentions, telling, asks, kept, toJudge } = listen(ear, text, plant);
   const chosen = ear.wordModel
-    ? likelyReadings({
-        model: ear.wordModel,
-        groupOf: (id) => ear.findings.get(id)?.group,
-        tokens: whole,
-        candidates,
-        kept: new Set(kept),
-        common: (id) => told?.get(id) ?? 0,
-        canTell,
-        rarity: weights.rarity,
-        stance: stanceByStart(spoken, stance),
-      })
+    ? likelyReadings({ ...toJudge, model: ear.wordModel })
     : kept.map(asHeard);
   const findings = oneForEach(chosen)
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
-  const telling = spoken.filter(
-    (_, i) => stance.denied[i] !== true && stance.theory[i] !== true && !naming.named[i],
-  );
-  const asks = !seen && asksOnly(text, spoken, stance);
   return { plants, mentions, findings, telling, asks };
 }

@@ -1,4 +1,5 @@
 import { findingIdSchema, type FindingId } from '../knowledge/schema/common.ts';
+import type { WordClasses } from './phrase.ts';
 import type { WordModelText } from '../knowledge/schema/wordModel.ts';
 
 /** How much one word speaks for findings, by their numbers. */
@@ -9,6 +10,19 @@ interface WordWeights {
   readonly weights: Float64Array;
 }
 
+/** A word and what it has in common with others, each under a name of its own: `tan` and `1brown`. */
+export type Likening = (stem: string) => readonly string[];
+
+/** Makes a likening by lists of words; the same name in two lists is two things in common. */
+export function makeLikening(lists: readonly WordClasses[]): Likening {
+  const names = new Map<string, string[]>();
+  lists.forEach((classes, i) => {
+    for (const [name, words] of classes)
+      for (const word of words) names.set(word, [...(names.get(word) ?? [word]), `${i}${name}`]);
+  });
+  return (stem) => names.get(stem) ?? [stem];
+}
+
 /** What words tell of findings, learned from labelled sentences; see docs/language.md. */
 export interface WordModel {
   readonly findings: readonly FindingId[];
@@ -16,6 +30,7 @@ export interface WordModel {
   readonly bias: Float64Array;
   readonly words: ReadonlyMap<string, WordWeights>;
   readonly readings: ReadonlyMap<string, number>;
+  readonly likening: Likening;
 }
 
 const HUNDREDTHS = 100;
@@ -29,7 +44,7 @@ function pairsOf(text: string): readonly (readonly [string, number])[] {
 }
 
 /** Makes the model ready for use. */
-export function compileWordModel(text: WordModelText): WordModel {
+export function compileWordModel(text: WordModelText, likening: Likening): WordModel {
   const entries = Object.entries(text.findings);
   const bias = new Float64Array(entries.length);
   const byWord = new Map<string, [number, number][]>();
@@ -52,16 +67,19 @@ export function compileWordModel(text: WordModelText): WordModel {
     bias,
     words: new Map(words),
     readings: new Map(Object.entries(text.readings)),
+    likening,
   };
 }
 
-/** Shares of the words of a sentence: each its rarity times 1 + ln of how often it stands there, together of length 1. */
+/** Shares of the words of a sentence and of what they have in common with others: each its rarity times 1 + ln of how often it stands there, together of length 1. */
 export function sharesOf(
   stems: readonly string[],
-  rarityOf: (stem: string) => number | undefined,
+  likening: Likening,
+  rarityOf: (word: string) => number | undefined,
 ): ReadonlyMap<string, number> {
   const times = new Map<string, number>();
-  for (const one of stems) times.set(one, (times.get(one) ?? 0) + 1);
+  for (const stem of stems)
+    for (const one of likening(stem)) times.set(one, (times.get(one) ?? 0) + 1);
   const shares = new Map<string, number>();
   let squares = 0;
   for (const [one, count] of times) {
@@ -85,7 +103,7 @@ export interface Told {
 
 /** Log-odds of every finding by the words of one sentence. */
 export function tellOf(model: WordModel, stems: readonly string[]): Told {
-  const shares = sharesOf(stems, (one) => model.words.get(one)?.rarity);
+  const shares = sharesOf(stems, model.likening, (one) => model.words.get(one)?.rarity);
   const odds = Float64Array.from(model.bias);
   for (const [word, share] of shares) {
     const known = model.words.get(word);
@@ -98,10 +116,14 @@ export function tellOf(model: WordModel, stems: readonly string[]): Told {
   }
   return {
     odds,
-    adds: (word, finding) => {
-      const known = model.words.get(word);
-      const at = known?.findings.indexOf(finding) ?? -1;
-      return at < 0 ? 0 : (shares.get(word) ?? 0) * (known?.weights[at] ?? 0);
+    adds: (stem, finding) => {
+      let sum = 0;
+      for (const one of model.likening(stem)) {
+        const known = model.words.get(one);
+        const at = known?.findings.indexOf(finding) ?? -1;
+        if (at >= 0) sum += (shares.get(one) ?? 0) * (known?.weights[at] ?? 0);
+      }
+      return sum;
     },
   };
 }

@@ -1,0 +1,221 @@
+import { writeFileSync, readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { parse, stringify } from 'yaml';
+import { z } from 'zod';
+import { makeEar } from '../core/ear.ts';
+import { isAsking } from '../core/knowledge/careTopics.ts';
+import { WORD_MODEL_FILE } from '../core/knowledge/read.ts';
+import { findingIdSchema, type FindingId } from '../core/knowledge/schema/common.ts';
+import type { WordModelText } from '../core/knowledge/schema/wordModel.ts';
+import { describeText, heardTokens } from '../core/language/hear.ts';
+import type { Described } from '../core/language/plausible.ts';
+import { stemSet } from '../core/language/stem.ts';
+import { compileWordModel, sharesOf } from '../core/language/wordModel.ts';
+import { seeded } from '../core/random.ts';
+import { compileLibrary } from '../core/knowledge/compile.ts';
+import { readCheckedLibrary } from '../server/knowledge/loadLibrary.ts';
+import { labelledSentenceSchema, type LabelledSentence } from './labelledSentences.ts';
+import { fitLogistic, sparseRows } from './logistic.ts';
+
+/**
+ * Learns what words tell of findings, and what makes a reading of a phrase right, from labelled sentences, and writes
+ * knowledge/hearing.yaml. What is held back is never read. See docs/language.md.
+ */
+const FOLDER = 'tests/sentences';
+/** Sentences that the phrases were mended by: words are learned from them, but not how far phrases can be trusted. */
+const MENDED = ['first', 'later', 'fresh', 'rounds'];
+/** Sentences that no phrase was written for. */
+const PLAIN = 'plain';
+/** Ways of telling of one finding each. */
+const TURNS = ['turns', 'sayings'];
+
+/** How little the weights are held down; chosen among 5, 20, 40 and 80 by what was heard of sentences left out. */
+const LOOSE = 10;
+const READINGS_LOOSE = 1;
+const FOLDS = 5;
+const SEED = 20260613;
+/** Smaller weights are left out, in log-odds for a word that stands alone. */
+const LEAST_WEIGHT = 0.7;
+/** Findings told of more rarely are not learned. */
+const LEAST_EXAMPLES = 3;
+/** Small words tell nothing. */
+const SMALL = stemSet('the a an of to is are and it i my on in that with have has was be this they at for');
+
+const read = readCheckedLibrary(resolve('knowledge'));
+if (!read.ok) throw new Error('run npm run check:knowledge');
+const classes = read.value.wordClasses;
+const library = compileLibrary({ ...read.value, wordModel: null });
+const ear = makeEar(library);
+
+interface Example {
+  readonly stems: readonly string[];
+  readonly about: ReadonlySet<FindingId>;
+}
+
+const fileOf = (name: string): unknown =>
+  parse(readFileSync(resolve(FOLDER, `${name}.yaml`), 'utf8'));
+const sentencesOf = (name: string): readonly LabelledSentence[] =>
+  z.array(labelledSentenceSchema).parse(fileOf(name));
+
+const stemsOf = (text: string): readonly string[] =>
+  heardTokens(text)
+    .map(({ stem }) => stem)
+    .filter((stem) => !SMALL.has(stem));
+
+const example = (text: string, about: readonly FindingId[]): Example => ({
+  stems: stemsOf(text),
+  about: new Set(about.flatMap(library.implied)),
+});
+
+/** A denied finding is spoken of as well; its sign is read from the words of denial. */
+const exampleOf = ({ say, yes, no, also, alsoNot }: LabelledSentence): Example =>
+  example(say, [...yes, ...also, ...no, ...alsoNot]);
+
+/** So many ways to tell a phrase of the library are put together of its words. */
+const WAYS = 4;
+
+/** Ways to tell a phrase: each takes one of the words that may stand in each place. */
+function waysOf(phrase: string): readonly string[] {
+  const places = phrase
+    .split(/\s+/)
+    .filter((term) => !/^[-~>+]/.test(term))
+    .map((term) =>
+      term
+        .split('|')
+        .flatMap((word) => (word.startsWith('@') ? (classes[word.slice(1)] ?? []) : [word])),
+    );
+  const count = Math.min(WAYS, Math.max(...places.map((words) => words.length)));
+  return Array.from({ length: count }, (_, i) =>
+    places.map((words) => words[i % words.length] ?? '').join(' '),
+  );
+}
+
+function libraryExamples(): readonly Example[] {
+  return [...library.findings.values()]
+    .filter(({ id }) => !isAsking(id))
+    .flatMap(({ id, label, question, phrases }) =>
+      [label, question, ...phrases.flatMap(waysOf)].map((text) => example(text, [id])),
+    );
+}
+
+function turnExamples(): readonly Example[] {
+  return TURNS.flatMap((name) =>
+    Object.entries(z.record(findingIdSchema, z.array(z.string())).parse(fileOf(name))).flatMap(
+      ([id, said]) => said.map((text) => example(text, [findingIdSchema.parse(id)])),
+    ),
+  );
+}
+
+/** How rare each stem is among examples: ln of all by those with it, plus 1. */
+function rarities(examples: readonly Example[]): ReadonlyMap<string, number> {
+  const counts = new Map<string, number>();
+  for (const { stems } of examples)
+    for (const one of new Set(stems.flatMap(library.likening))) counts.set(one, (counts.get(one) ?? 0) + 1);
+  return new Map(
+    [...counts].map(([one, count]) => [
+      one,
+      1 + Math.log((1 + examples.length) / (1 + count)),
+    ]),
+  );
+}
+
+const hundredths = (value: number): number => Math.round(100 * value);
+
+/** Learns the weights of words; what traits of readings weigh is left out. */
+function learnWords(examples: readonly Example[]): Omit<WordModelText, 'readings'> {
+  const rarity = rarities(examples);
+  const words = [...rarity.keys()].sort();
+  const columnOf = new Map(words.map((word, i) => [word, i]));
+  const rows = sparseRows(
+    examples.map(({ stems }) =>
+      [...sharesOf(stems, library.likening, (one) => rarity.get(one))].map(
+        ([word, share]) => [columnOf.get(word) ?? 0, share] as const,
+      ),
+    ),
+    words.length,
+  );
+  const findings: [FindingId, string][] = [];
+  for (const { id } of library.findings.values()) {
+    const labels = Uint8Array.from(examples, ({ about }) => (about.has(id) ? 1 : 0));
+    if (labels.reduce((sum, one) => sum + one, 0) < LEAST_EXAMPLES) continue;
+    const weights = fitLogistic(rows, labels, LOOSE);
+    const kept = words.flatMap((word, i) => {
+      const weight = weights[i] ?? 0;
+      return Math.abs(weight) < LEAST_WEIGHT ? [] : [word, hundredths(weight)];
+    });
+    findings.push([id, [hundredths(weights[words.length] ?? 0), ...kept].join(' ')]);
+  }
+  const used = words.flatMap((word) => [word, hundredths(rarity.get(word) ?? 0)]);
+  return { words: used.join(' '), findings: Object.fromEntries(findings) as WordModelText['findings'] };
+}
+
+interface Judged extends Described {
+  readonly right: boolean;
+}
+
+/** Readings of a sentence, and whether its labels bear them out. */
+function judgedReadings(
+  words: Omit<WordModelText, 'readings'>,
+): (sentence: LabelledSentence) => readonly Judged[] {
+  const model = compileWordModel({ ...words, readings: {} }, library.likening);
+  return ({ say, yes, also, no, alsoNot }) => {
+    const there = new Set([...yes, ...also].flatMap(library.implied));
+    const ruledOut = new Set([...no, ...alsoNot]);
+    return describeText(ear, model, say).map((one) => ({
+      ...one,
+      right: one.value
+        ? there.has(one.finding)
+        : library.implied(one.finding).some((general) => ruledOut.has(general)),
+    }));
+  };
+}
+
+/** Weights of the traits, for traits as they are. */
+function learnReadings(readings: readonly Judged[]): WordModelText['readings'] {
+  const names = Object.keys(readings[0]?.traits ?? {});
+  const valuesOf = (name: string): readonly number[] =>
+    readings.map(({ traits }) => traits[name] ?? 0);
+  const spread = names.map((name) => {
+    const values = valuesOf(name);
+    const mean = values.reduce((sum, one) => sum + one, 0) / values.length;
+    const square = values.reduce((sum, one) => sum + (one - mean) ** 2, 0) / values.length;
+    return { mean, deviation: Math.sqrt(square) || 1 };
+  });
+  const rows = sparseRows(
+    readings.map(({ traits }) =>
+      names.map((name, i) => {
+        const { mean, deviation } = spread[i] ?? { mean: 0, deviation: 1 };
+        return [i, ((traits[name] ?? 0) - mean) / deviation] as const;
+      }),
+    ),
+    names.length,
+  );
+  const weights = fitLogistic(rows, Uint8Array.from(readings, ({ right }) => Number(right)), READINGS_LOOSE);
+  let always = weights[names.length] ?? 0;
+  const raw = names.map((name, i): [string, number] => {
+    const { mean, deviation } = spread[i] ?? { mean: 0, deviation: 1 };
+    const weight = (weights[i] ?? 0) / deviation;
+    always -= weight * mean;
+    return [name, Number(weight.toFixed(3))];
+  });
+  return Object.fromEntries([['always', Number(always.toFixed(3))], ...raw]);
+}
+
+const given = [...libraryExamples(), ...turnExamples(), ...MENDED.flatMap(sentencesOf).map(exampleOf)];
+const plain = sentencesOf(PLAIN);
+const random = seeded(SEED);
+const folds = plain.map(() => Math.floor(FOLDS * random()));
+/** Each plain sentence is read with words learned without it. */
+const readings = Array.from({ length: FOLDS }, (_, fold) => {
+  const known = plain.filter((__, i) => folds[i] !== fold).map(exampleOf);
+  console.log(`fold ${fold + 1} of ${FOLDS}: ${given.length + known.length} examples`);
+  const judge = judgedReadings(learnWords([...given, ...known]));
+  return plain.filter((__, i) => folds[i] === fold).flatMap(judge);
+}).flat();
+const words = learnWords([...given, ...plain.map(exampleOf)]);
+const text: WordModelText = { readings: learnReadings(readings), ...words };
+writeFileSync(
+  resolve('knowledge', WORD_MODEL_FILE),
+  `# Written by npm run learn from tests/sentences; not to be edited by hand.\n${stringify(text, { lineWidth: 0 })}`,
+);
+console.log(`${readings.length} readings, ${Object.keys(text.findings).length} findings`);

@@ -1,0 +1,124 @@
+/** Rows of a sparse matrix: the columns of row r and their values stand from starts[r] up to starts[r + 1]. */
+export interface SparseRows {
+  readonly starts: Int32Array;
+  readonly columns: Int32Array;
+  readonly values: Float64Array;
+  readonly width: number;
+}
+
+/** Puts rows of column and value together; columns are 0 to width - 1. */
+export function sparseRows(
+  rows: readonly (readonly (readonly [number, number])[])[],
+  width: number,
+): SparseRows {
+  const starts = new Int32Array(rows.length + 1);
+  rows.forEach((row, r) => (starts[r + 1] = (starts[r] ?? 0) + row.length));
+  const cells = rows.flat();
+  return {
+    starts,
+    columns: Int32Array.from(cells, ([column]) => column),
+    values: Float64Array.from(cells, ([, value]) => value),
+    width,
+  };
+}
+
+/** Weights of the columns, then that of all rows. */
+export type Weights = Float64Array;
+
+const dot = (a: Float64Array, b: Float64Array): number => {
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) sum += (a[i] ?? 0) * (b[i] ?? 0);
+  return sum;
+};
+
+/** Loss of the weights and its gradient, which is written into `gradient`. */
+function lossOf(
+  { starts, columns, values, width }: SparseRows,
+  labels: Uint8Array,
+  loose: number,
+  weights: Weights,
+  gradient: Float64Array,
+): number {
+  let loss = 0.5 * dot(weights, weights);
+  gradient.set(weights);
+  for (let r = 0; r < labels.length; r++) {
+    const [from, to] = [starts[r] ?? 0, starts[r + 1] ?? 0];
+    let odds = weights[width] ?? 0;
+    for (let k = from; k < to; k++) odds += (weights[columns[k] ?? 0] ?? 0) * (values[k] ?? 0);
+    const margin = labels[r] === 1 ? odds : -odds;
+    loss += loose * (margin > 0 ? Math.log1p(Math.exp(-margin)) : -margin + Math.log1p(Math.exp(margin)));
+    const pull = (loose * (labels[r] === 1 ? -1 : 1)) / (1 + Math.exp(margin));
+    for (let k = from; k < to; k++) {
+      const column = columns[k] ?? 0;
+      gradient[column] = (gradient[column] ?? 0) + pull * (values[k] ?? 0);
+    }
+    gradient[width] = (gradient[width] ?? 0) + pull;
+  }
+  return loss;
+}
+
+/** A step that was taken and how the gradient changed by it. */
+interface Step {
+  readonly moved: Float64Array;
+  readonly turned: Float64Array;
+  readonly scale: number;
+}
+
+const REMEMBERED = 8;
+const ROUNDS = 80;
+const NEAR_ENOUGH = 1e-3;
+/** Share of the promised gain that a step must bring. */
+const ARMIJO = 1e-4;
+
+/** Direction of descent by the last steps (J. Nocedal, "Updating quasi-Newton matrices with limited storage", 1980). */
+function directionOf(gradient: Float64Array, steps: readonly Step[]): Float64Array {
+  const direction = gradient.map((one) => -one);
+  const shares: number[] = [];
+  for (const { moved, turned, scale } of [...steps].reverse()) {
+    const share = scale * dot(moved, direction);
+    shares.push(share);
+    for (let i = 0; i < direction.length; i++) direction[i] = (direction[i] ?? 0) - share * (turned[i] ?? 0);
+  }
+  const last = steps.at(-1);
+  const size = last ? 1 / (last.scale * dot(last.turned, last.turned)) : 1;
+  for (let i = 0; i < direction.length; i++) direction[i] = (direction[i] ?? 0) * size;
+  for (const { moved, turned, scale } of steps) {
+    const share = (shares.pop() ?? 0) - scale * dot(turned, direction);
+    for (let i = 0; i < direction.length; i++) direction[i] = (direction[i] ?? 0) + share * (moved[i] ?? 0);
+  }
+  return direction;
+}
+
+/**
+ * Logistic regression: the weights that minimise half their squared length plus `loose` times the summed loss. `labels`
+ * are 0 or 1, one for each row. Deterministic.
+ */
+export function fitLogistic(rows: SparseRows, labels: Uint8Array, loose: number): Weights {
+  let weights: Weights = new Float64Array(rows.width + 1);
+  let gradient = new Float64Array(rows.width + 1);
+  let loss = lossOf(rows, labels, loose, weights, gradient);
+  const first = Math.sqrt(dot(gradient, gradient));
+  let steps: Step[] = [];
+  for (let round = 0; round < ROUNDS; round++) {
+    const direction = directionOf(gradient, steps);
+    const slope = dot(direction, gradient);
+    let size = steps.length === 0 ? 1 / Math.max(1, first) : 1;
+    const nextGradient = new Float64Array(gradient.length);
+    let next = weights;
+    let nextLoss = Infinity;
+    for (; size > 1e-10; size /= 2) {
+      next = weights.map((one, i) => one + size * (direction[i] ?? 0));
+      nextLoss = lossOf(rows, labels, loose, next, nextGradient);
+      if (nextLoss <= loss + ARMIJO * size * slope) break;
+    }
+    if (!(nextLoss < loss)) break;
+    const [before, turnedFrom] = [weights, gradient];
+    const moved = next.map((one, i) => one - (before[i] ?? 0));
+    const turned = nextGradient.map((one, i) => one - (turnedFrom[i] ?? 0));
+    const curve = dot(moved, turned);
+    if (curve > 1e-12) steps = [...steps, { moved, turned, scale: 1 / curve }].slice(-REMEMBERED);
+    [weights, gradient, loss] = [next, nextGradient, nextLoss];
+    if (Math.sqrt(dot(gradient, gradient)) < NEAR_ENOUGH * first) break;
+  }
+  return weights;
+}
