@@ -35,7 +35,7 @@ const READINGS_LOOSE = 1;
 const FOLDS = 5;
 const SEED = 20260613;
 /** Smaller weights are left out, in log-odds for a word that stands alone. */
-const LEAST_WEIGHT = 0.7;
+const LEAST_WEIGHT = 0.3;
 /** Findings told of more rarely are not learned. */
 const LEAST_EXAMPLES = 3;
 /** Small words tell nothing. */
@@ -43,14 +43,18 @@ const SMALL = stemSet('the a an of to is are and it i my on in that with have ha
 
 const read = readCheckedLibrary(resolve('knowledge'));
 if (!read.ok) throw new Error('run npm run check:knowledge');
-const classes = read.value.wordClasses;
 const library = compileLibrary({ ...read.value, wordModel: null });
 const ear = makeEar(library);
 
 interface Example {
   readonly stems: readonly string[];
   readonly about: ReadonlySet<FindingId>;
+  /** How much it counts. */
+  readonly count: number;
 }
+
+/** A whole sentence of an enquirer counts more than words put together for one finding. */
+const SENTENCE_COUNT = 3;
 
 const fileOf = (name: string): unknown =>
   parse(readFileSync(resolve(FOLDER, `${name}.yaml`), 'utf8'));
@@ -62,40 +66,20 @@ const stemsOf = (text: string): readonly string[] =>
     .map(({ stem }) => stem)
     .filter((stem) => !SMALL.has(stem));
 
-const example = (text: string, about: readonly FindingId[]): Example => ({
+const example = (text: string, about: readonly FindingId[], count = 1): Example => ({
   stems: stemsOf(text),
   about: new Set(about.flatMap(library.implied)),
+  count,
 });
 
 /** A denied finding is spoken of as well; its sign is read from the words of denial. */
 const exampleOf = ({ say, yes, no, also, alsoNot }: LabelledSentence): Example =>
-  example(say, [...yes, ...also, ...no, ...alsoNot]);
-
-/** So many ways to tell a phrase of the library are put together of its words. */
-const WAYS = 4;
-
-/** Ways to tell a phrase: each takes one of the words that may stand in each place. */
-function waysOf(phrase: string): readonly string[] {
-  const places = phrase
-    .split(/\s+/)
-    .filter((term) => !/^[-~>+]/.test(term))
-    .map((term) =>
-      term
-        .split('|')
-        .flatMap((word) => (word.startsWith('@') ? (classes[word.slice(1)] ?? []) : [word])),
-    );
-  const count = Math.min(WAYS, Math.max(...places.map((words) => words.length)));
-  return Array.from({ length: count }, (_, i) =>
-    places.map((words) => words[i % words.length] ?? '').join(' '),
-  );
-}
+  example(say, [...yes, ...also, ...no, ...alsoNot], SENTENCE_COUNT);
 
 function libraryExamples(): readonly Example[] {
   return [...library.findings.values()]
     .filter(({ id }) => !isAsking(id))
-    .flatMap(({ id, label, question, phrases }) =>
-      [label, question, ...phrases.flatMap(waysOf)].map((text) => example(text, [id])),
-    );
+    .flatMap(({ id, label, question }) => [label, question].map((text) => example(text, [id])));
 }
 
 function turnExamples(): readonly Example[] {
@@ -133,6 +117,7 @@ function learnWords(examples: readonly Example[]): Omit<WordModelText, 'readings
       ),
     ),
     words.length,
+    examples.map(({ count }) => count),
   );
   const findings: [FindingId, string][] = [];
   for (const { id } of library.findings.values()) {

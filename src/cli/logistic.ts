@@ -4,12 +4,15 @@ export interface SparseRows {
   readonly columns: Int32Array;
   readonly values: Float64Array;
   readonly width: number;
+  /** How much each row counts. */
+  readonly counts: Float64Array;
 }
 
 /** Puts rows of column and value together; columns are 0 to width - 1. */
 export function sparseRows(
   rows: readonly (readonly (readonly [number, number])[])[],
   width: number,
+  counts: readonly number[] = rows.map(() => 1),
 ): SparseRows {
   const starts = new Int32Array(rows.length + 1);
   rows.forEach((row, r) => (starts[r + 1] = (starts[r] ?? 0) + row.length));
@@ -19,6 +22,7 @@ export function sparseRows(
     columns: Int32Array.from(cells, ([column]) => column),
     values: Float64Array.from(cells, ([, value]) => value),
     width,
+    counts: Float64Array.from(counts),
   };
 }
 
@@ -33,7 +37,7 @@ const dot = (a: Float64Array, b: Float64Array): number => {
 
 /** Loss of the weights and its gradient, which is written into `gradient`. */
 function lossOf(
-  { starts, columns, values, width }: SparseRows,
+  { starts, columns, values, width, counts }: SparseRows,
   labels: Uint8Array,
   loose: number,
   weights: Weights,
@@ -45,9 +49,10 @@ function lossOf(
     const [from, to] = [starts[r] ?? 0, starts[r + 1] ?? 0];
     let odds = weights[width] ?? 0;
     for (let k = from; k < to; k++) odds += (weights[columns[k] ?? 0] ?? 0) * (values[k] ?? 0);
+    const weight = loose * (counts[r] ?? 1);
     const margin = labels[r] === 1 ? odds : -odds;
-    loss += loose * (margin > 0 ? Math.log1p(Math.exp(-margin)) : -margin + Math.log1p(Math.exp(margin)));
-    const pull = (loose * (labels[r] === 1 ? -1 : 1)) / (1 + Math.exp(margin));
+    loss += weight * (margin > 0 ? Math.log1p(Math.exp(-margin)) : -margin + Math.log1p(Math.exp(margin)));
+    const pull = (weight * (labels[r] === 1 ? -1 : 1)) / (1 + Math.exp(margin));
     for (let k = from; k < to; k++) {
       const column = columns[k] ?? 0;
       gradient[column] = (gradient[column] ?? 0) + pull * (values[k] ?? 0);
@@ -90,7 +95,7 @@ function directionOf(gradient: Float64Array, steps: readonly Step[]): Float64Arr
 }
 
 /**
- * Logistic regression: the weights that minimise half their squared length plus `loose` times the summed loss. `labels`
+ * Logistic regression: the weights that minimise half their squared length plus `loose` times the summed loss of the rows, each as often as it counts. `labels`
  * are 0 or 1, one for each row. Deterministic.
  */
 export function fitLogistic(rows: SparseRows, labels: Uint8Array, loose: number): Weights {
