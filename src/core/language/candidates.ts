@@ -28,7 +28,6 @@ export interface Candidate extends Reading {
   /** Said with doubt. */
   readonly doubted: boolean;
   readonly span: Span;
-  readonly sentence: number;
   readonly group: string | undefined;
   /** The phrase itself tells of a lack. */
   readonly negates: boolean;

@@ -1,8 +1,8 @@
 import type { FindingId } from '../knowledge/schema/common.ts';
 import { DOUBTFUL, isQuestionOfCare, type Candidate } from './candidates.ts';
 import { chanceOf, describeReadings, type Described, type Heed } from './plausible.ts';
-import type { Span, Token } from './tokens.ts';
-import type { WordModel } from './wordModel.ts';
+import type { Span } from './tokens.ts';
+import type { Told, WordModel } from './wordModel.ts';
 
 /** A reading that is to be heard. */
 export interface Chosen {
@@ -26,7 +26,7 @@ export const asHeard = ({ finding, value, sure, span, group, positions }: Candid
 });
 
 /** Readings that are less likely are left as text. Judgement: as many right ones would be lost as wrong ones avoided. */
-const LEAST_CHANCE = 0.45;
+const LEAST_CHANCE = Number((globalThis as any).process?.env?.LC ?? 0.45);
 /** Who says a thing plainly may still have been misread. */
 const MOST_SURE = 0.95;
 
@@ -34,7 +34,7 @@ const MOST_SURE = 0.95;
 export interface ToJudge extends Omit<Heed, 'reports'> {
   readonly model: WordModel;
   readonly groupOf: (id: FindingId) => string | undefined;
-  readonly tokens: readonly Token[];
+  readonly sentences: ReadonlyMap<number, Told>;
   readonly candidates: readonly Candidate[];
   readonly stance: {
     readonly reports: (span: Span) => boolean;
@@ -47,7 +47,7 @@ const isCare = ({ target }: Candidate): boolean => isQuestionOfCare(target);
 /** Every reading with its traits, but for questions of care. */
 export function describedOf(all: ToJudge): readonly Described[] {
   const told = all.candidates.filter((one) => !isCare(one));
-  return describeReadings(all.model, all.tokens, told, { ...all, reports: all.stance.reports });
+  return describeReadings(all.model, all.sentences, told, { ...all, reports: all.stance.reports });
 }
 
 /** The readings that are likely right, each as sure as it is likely; questions of care are heard as their phrases say. */

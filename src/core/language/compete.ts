@@ -10,6 +10,7 @@ export interface Reading {
   /** Those of them that tell it from others: no word for a part of the plant, no denial. */
   readonly telling: readonly number[];
   readonly far: boolean;
+  readonly sentence: number;
 }
 
 /** What readings are weighed by. */
@@ -17,6 +18,8 @@ export interface Weights {
   readonly implied: (id: FindingId) => readonly FindingId[];
   /** How much the word at a place tells: more than 0, more for rarer words. */
   readonly rarity: (position: number) => number;
+  /** Log-odds of the finding by all words of the sentence; 0 where nothing was learned. */
+  readonly odds: (reading: Reading) => number;
   /** How commonly the plant spoken of shows the finding; only ratios count. */
   readonly common: (id: FindingId) => number;
 }
@@ -26,13 +29,17 @@ const PART_WORD = 0.5;
 const GAP = 0.25;
 const COMMONNESS = 0.3;
 const LEAST_COMMON = 0.01;
+/** Worth of a unit of log-odds by all words of the sentence. */
+const WORDS = 0.5;
 
-function weigh({ finding, positions, telling }: Reading, { rarity, common }: Weights): number {
+function weigh(reading: Reading, { rarity, common, odds }: Weights): number {
+  const { finding, positions, telling } = reading;
   const stretch = Math.max(...positions) - Math.min(...positions) + 1;
   return (
     telling.reduce((sum, place) => sum + rarity(place), 0) +
     PART_WORD * (positions.length - telling.length) -
     GAP * (stretch - positions.length) +
+    WORDS * odds(reading) +
     COMMONNESS * Math.log(Math.max(LEAST_COMMON, common(finding)))
   );
 }

@@ -19,7 +19,7 @@ import { readStance, type Stance } from './stance.ts';
 import { stem } from './stem.ts';
 import { unheardSpans } from './unheard.ts';
 import { LONGEST_TEXT, tokenize, type Span, type Token } from './tokens.ts';
-import type { WordModel } from './wordModel.ts';
+import { tellSentences, type Told, type WordModel } from './wordModel.ts';
 
 /** A finding understood from the text. */
 export interface HeardFinding {
@@ -124,7 +124,14 @@ interface Listened extends Pick<Heard, 'plants' | 'mentions' | 'telling' | 'asks
   readonly toJudge: Omit<ToJudge, 'model'>;
 }
 
-function listen(ear: Ear, text: string, plant: PlantId | null): Listened {
+const NOTHING_TOLD: ReadonlyMap<number, Told> = new Map();
+
+function listen(
+  ear: Ear,
+  model: WordModel | null,
+  text: string,
+  plant: PlantId | null,
+): Listened {
   const whole = heardTokens(text.slice(0, LONGEST_TEXT));
   const tokens = withoutFillers(whole);
   const mentions = findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
@@ -133,7 +140,9 @@ function listen(ear: Ear, text: string, plant: PlantId | null): Listened {
   const told = tellable(ear, plant === null ? meant.map((one) => one.plant) : [plant]);
   const spoken = withoutNames(ear, withoutOwners(ear, tokens, mentions), mentions);
   const stance = readStance(spoken);
+  const sentences = model ? tellSentences(model, whole) : NOTHING_TOLD;
   const weights: Weights = {
+    odds: ({ finding, sentence }) => sentences.get(sentence)?.oddsOf(finding) ?? 0,
     implied: ear.implied,
     rarity: (position) => rarityOf(ear, spoken[position]),
     common: (id) => (told === null ? 1 : (told.get(id) ?? 0)),
@@ -161,7 +170,7 @@ function listen(ear: Ear, text: string, plant: PlantId | null): Listened {
   );
   const toJudge = {
     groupOf: (id: FindingId) => ear.findings.get(id)?.group,
-    tokens: whole,
+    sentences,
     candidates,
     kept: new Set(kept),
     common: (id: FindingId) => told?.get(id) ?? 0,
@@ -175,7 +184,7 @@ function listen(ear: Ear, text: string, plant: PlantId | null): Listened {
 
 /** Every reading of a text with its traits, as they are learned from; none of questions of care. */
 export function describeText(ear: Ear, model: WordModel, text: string): readonly Described[] {
-  return describedOf({ ...listen(ear, text, null).toJudge, model });
+  return describedOf({ ...listen(ear, model, text, null).toJudge, model });
 }
 
 /**
@@ -184,7 +193,12 @@ export function describeText(ear: Ear, model: WordModel, text: string): readonly
  * {@link LONGEST_TEXT} characters is not read.
  */
 export function hear(ear: Ear, text: string, plant: PlantId | null = null): Heard {
-  const { plants, mentions, telling, asks, kept, toJudge } = listen(ear, text, plant);
+  const { plants, mentions, telling, asks, kept, toJudge } = listen(
+    ear,
+    ear.wordModel,
+    text,
+    plant,
+  );
   const chosen = ear.wordModel
     ? likelyReadings({ ...toJudge, model: ear.wordModel })
     : kept.map(asHeard);

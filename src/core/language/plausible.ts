@@ -1,7 +1,7 @@
 import type { FindingId } from '../knowledge/schema/common.ts';
 import type { Candidate } from './candidates.ts';
-import type { Span, Token } from './tokens.ts';
-import { tellOf, type Told, type WordModel } from './wordModel.ts';
+import type { Span } from './tokens.ts';
+import type { Told, WordModel } from './wordModel.ts';
 
 /**
  * How likely each reading of a sentence is right. Phrases and the words of the sentence as a whole are two witnesses: a
@@ -33,7 +33,6 @@ export type Traits = Readonly<Record<string, number>>;
 
 /** Words are worth a reading of their own from these log-odds. */
 const LEAST_ODDS = -2.5;
-const UNKNOWN_ODDS = -4.5;
 const LEAST_COMMON = 0.003;
 const MOST_RANKS = 5;
 const RANKED = 10;
@@ -56,16 +55,15 @@ interface Sentence {
   readonly told: Told;
   /** Log-odds of the likeliest findings, downwards. */
   readonly leading: readonly number[];
-  readonly length: number;
 }
 
 function traitsOf(
   { finding, value, candidates }: Group,
   best: Candidate | null,
-  odds: number,
-  { leading, length }: Sentence,
+  { told, leading }: Sentence,
   heed: Heed,
 ): Traits {
+  const odds = told.oddsOf(finding);
   const kept = num(candidates.some((one) => heed.kept.has(one)));
   const phrased = num(best !== null);
   return {
@@ -90,10 +88,12 @@ function traitsOf(
     offPlant: num(best?.offPlant ?? false),
     common: Math.log(Math.max(LEAST_COMMON, heed.common(finding))),
     denied: num(!value),
+    deniedKept: kept * num(!value),
+    deniedWords: odds * num(!value),
     negates: num(best?.negates ?? false),
     context: num(best?.sort === 'context'),
     around: num(best?.sort === 'around'),
-    length: least(25, length) / 10,
+    length: least(25, told.words.length) / 10,
   };
 }
 
@@ -111,8 +111,8 @@ function greatest(numbers: Float64Array, count: number): readonly number[] {
 }
 
 /** The stretch of a sentence whose words tell most of a finding. */
-function spanOf(tokens: readonly Token[], told: Told, finding: number): Span | null {
-  const adds = tokens.map((token) => told.adds(token.stem, finding));
+function spanOf({ words, adds: addsOf }: Told, finding: number): Span | null {
+  const adds = words.map(({ stem }) => addsOf(stem, finding));
   const most = Math.max(...adds);
   if (!(most > 0)) return null;
   const at = adds.indexOf(most);
@@ -120,7 +120,7 @@ function spanOf(tokens: readonly Token[], told: Told, finding: number): Span | n
   let [from, to] = [at, at];
   for (let i = at - 1; i >= at - 3; i--) if (tells(i)) from = i;
   for (let i = at + 1; i <= at + 3; i++) if (tells(i)) to = i;
-  return { start: tokens[from]?.start ?? 0, end: tokens[to]?.end ?? 0 };
+  return { start: words[from]?.start ?? 0, end: words[to]?.end ?? 0 };
 }
 
 function groupsOf(candidates: readonly Candidate[]): readonly Group[] {
@@ -145,44 +145,41 @@ export interface Described {
   readonly traits: Traits;
 }
 
+/** Findings that no phrase told of but the words of the sentence do. */
+function toldByWords(
+  model: WordModel,
+  sentence: number,
+  { odds }: Told,
+  phrased: ReadonlySet<FindingId>,
+  heed: Heed,
+): readonly Group[] {
+  return model.findings
+    .filter((id, f) => (odds[f] ?? 0) > LEAST_ODDS && !phrased.has(id) && heed.canTell(id))
+    .map((finding) => ({ finding, value: true, sentence, candidates: [] }));
+}
+
 /** Every reading of a text with its traits: what a phrase heard, well or badly, and what the words of a sentence tell. */
 export function describeReadings(
   model: WordModel,
-  tokens: readonly Token[],
+  sentences: ReadonlyMap<number, Told>,
   candidates: readonly Candidate[],
   heed: Heed,
 ): readonly Described[] {
-  const numberOf = new Map(model.findings.map((id, f) => [id, f]));
-  const bySentence = new Map<number, Token[]>();
-  for (const token of tokens) {
-    const list = bySentence.get(token.sentence);
-    if (list) list.push(token);
-    else bySentence.set(token.sentence, [token]);
-  }
   const groups = groupsOf(candidates);
-  const described: Described[] = [];
-  for (const [sentence, words] of bySentence) {
-    const told = tellOf(model, words.map(({ stem }) => stem));
+  return [...sentences].flatMap(([number, told]) => {
     const leading = greatest(told.odds, RANKED);
-    const here: Sentence = { told, leading, length: words.length };
-    const own = groups.filter((one) => one.sentence === sentence);
+    const own = groups.filter(({ sentence }) => sentence === number);
     const phrased = new Set(own.map(({ finding }) => finding));
-    const alone = model.findings.flatMap((finding, f): Group[] =>
-      (told.odds[f] ?? UNKNOWN_ODDS) > LEAST_ODDS && !phrased.has(finding) && heed.canTell(finding)
-        ? [{ finding, value: true, sentence, candidates: [] }]
-        : [],
-    );
-    for (const group of [...own, ...alone]) {
+    const all = [...own, ...toldByWords(model, number, told, phrased, heed)];
+    return all.flatMap((group): Described[] => {
+      const { finding, value } = group;
       const best = bestOf(group.candidates, heed);
-      const number = numberOf.get(group.finding);
-      const odds = number === undefined ? UNKNOWN_ODDS : (told.odds[number] ?? UNKNOWN_ODDS);
-      const span = best?.span ?? (number === undefined ? null : spanOf(words, told, number));
-      if (!span || (best === null && !heed.reports(span))) continue;
-      const traits = traitsOf(group, best, odds, here, heed);
-      described.push({ finding: group.finding, value: group.value, candidate: best, span, traits });
-    }
-  }
-  return described;
+      const span = best?.span ?? spanOf(told, model.numberOf.get(finding) ?? -1);
+      if (!span || (best === null && !heed.reports(span))) return [];
+      const traits = traitsOf(group, best, { told, leading }, heed);
+      return [{ finding, value, candidate: best, span, traits }];
+    });
+  });
 }
 
 /** Chance that a reading with these traits is right. */

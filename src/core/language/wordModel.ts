@@ -1,5 +1,6 @@
 import { findingIdSchema, type FindingId } from '../knowledge/schema/common.ts';
 import type { WordClasses } from './phrase.ts';
+import type { Token } from './tokens.ts';
 import type { WordModelText } from '../knowledge/schema/wordModel.ts';
 
 /** How much one word speaks for findings, by their numbers. */
@@ -26,6 +27,7 @@ export function makeLikening(lists: readonly WordClasses[]): Likening {
 /** What words tell of findings, learned from labelled sentences; see docs/language.md. */
 export interface WordModel {
   readonly findings: readonly FindingId[];
+  readonly numberOf: ReadonlyMap<FindingId, number>;
   /** Log-odds of each finding in a sentence without any known word. */
   readonly bias: Float64Array;
   readonly words: ReadonlyMap<string, WordWeights>;
@@ -62,8 +64,10 @@ export function compileWordModel(text: WordModelText, likening: Likening): WordM
     const weights = Float64Array.from(list, ([, weight]) => weight);
     return [word, { rarity, findings: Int32Array.from(list, ([f]) => f), weights }];
   });
+  const findings = entries.map(([id]) => findingIdSchema.parse(id));
   return {
-    findings: entries.map(([id]) => findingIdSchema.parse(id)),
+    findings,
+    numberOf: new Map(findings.map((id, f) => [id, f])),
     bias,
     words: new Map(words),
     readings: new Map(Object.entries(text.readings)),
@@ -93,16 +97,22 @@ export function sharesOf(
   return new Map([...shares].map(([one, share]) => [one, share / length]));
 }
 
+/** Log-odds of what was not learned. */
+const UNKNOWN_ODDS = -4.5;
+
 /** What the words of one sentence tell. */
 export interface Told {
+  readonly words: readonly Token[];
   /** Log-odds of each finding of the model, by its number. */
   readonly odds: Float64Array;
+  readonly oddsOf: (id: FindingId) => number;
   /** What each word adds for a finding, by its number. */
   readonly adds: (stem: string, finding: number) => number;
 }
 
 /** Log-odds of every finding by the words of one sentence. */
-export function tellOf(model: WordModel, stems: readonly string[]): Told {
+function tellOf(model: WordModel, sentence: readonly Token[]): Told {
+  const stems = sentence.map(({ stem }) => stem);
   const shares = sharesOf(stems, model.likening, (one) => model.words.get(one)?.rarity);
   const odds = Float64Array.from(model.bias);
   for (const [word, share] of shares) {
@@ -115,7 +125,9 @@ export function tellOf(model: WordModel, stems: readonly string[]): Told {
     }
   }
   return {
+    words: sentence,
     odds,
+    oddsOf: (id) => odds[model.numberOf.get(id) ?? -1] ?? UNKNOWN_ODDS,
     adds: (stem, finding) => {
       let sum = 0;
       for (const one of model.likening(stem)) {
@@ -126,4 +138,18 @@ export function tellOf(model: WordModel, stems: readonly string[]): Told {
       return sum;
     },
   };
+}
+
+/** What the words of each sentence tell, by the number of the sentence. */
+export function tellSentences(
+  model: WordModel,
+  tokens: readonly Token[],
+): ReadonlyMap<number, Told> {
+  const sentences = new Map<number, Token[]>();
+  for (const token of tokens) {
+    const list = sentences.get(token.sentence);
+    if (list) list.push(token);
+    else sentences.set(token.sentence, [token]);
+  }
+  return new Map([...sentences].map(([number, words]) => [number, tellOf(model, words)]));
 }
