@@ -70,8 +70,9 @@ interface Step {
 }
 
 const REMEMBERED = 8;
-const ROUNDS = 80;
-const NEAR_ENOUGH = 1e-3;
+const ROUNDS = 150;
+/** Share of the first slope that may be left, of a label that half of the rows have; of rarer ones less, as nearly all of their first slope is of the weight of all rows. */
+const NEAR_ENOUGH = 1e-2;
 /** Share of the promised gain that a step must bring. */
 const ARMIJO = 1e-4;
 
@@ -103,6 +104,8 @@ export function fitLogistic(rows: SparseRows, labels: Uint8Array, loose: number)
   let gradient = new Float64Array(rows.width + 1);
   let loss = lossOf(rows, labels, loose, weights, gradient);
   const first = Math.sqrt(dot(gradient, gradient));
+  const rarer = Math.max(1, labels.filter((one) => one === 1).length) / labels.length;
+  const enough = NEAR_ENOUGH * first * Math.min(rarer, 1 - rarer);
   let steps: Step[] = [];
   for (let round = 0; round < ROUNDS; round++) {
     const direction = directionOf(gradient, steps);
@@ -123,7 +126,7 @@ export function fitLogistic(rows: SparseRows, labels: Uint8Array, loose: number)
     const curve = dot(moved, turned);
     if (curve > 1e-12) steps = [...steps, { moved, turned, scale: 1 / curve }].slice(-REMEMBERED);
     [weights, gradient, loss] = [next, nextGradient, nextLoss];
-    if (Math.sqrt(dot(gradient, gradient)) < NEAR_ENOUGH * first) break;
+    if (Math.sqrt(dot(gradient, gradient)) < enough) break;
   }
   return weights;
 }

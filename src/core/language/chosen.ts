@@ -26,7 +26,7 @@ export const asHeard = ({ finding, value, sure, span, group, positions }: Candid
 });
 
 /** Readings that are less likely are left as text. Judgement: as many right ones would be lost as wrong ones avoided. */
-const LEAST_CHANCE = Number((globalThis as any).process?.env?.LC ?? 0.45);
+const LEAST_CHANCE = 0.45;
 /** Who says a thing plainly may still have been misread. */
 const MOST_SURE = 0.95;
 

@@ -12,12 +12,13 @@ function reading(name: string, places: readonly number[], rest: Partial<Reading>
     positions: places,
     telling: places,
     far: false,
+    sentence: 0,
     ...rest,
   };
 }
 
 /** All words tell as much, all findings are as common, and none implies another. */
-const EVEN: Weights = { implied: (one) => [one], rarity: () => 2, common: () => 1 };
+const EVEN: Weights = { implied: (one) => [one], rarity: () => 2, common: () => 1, odds: () => 0 };
 const kept = (readings: readonly Reading[], weights: Weights = EVEN): string[] =>
   withoutClaimedWords(readings, weights).map(({ finding }) => finding);
 

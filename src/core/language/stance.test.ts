@@ -24,6 +24,7 @@ describe('denial', () => {
     ['not under the maple', ['under', 'the', 'maple']],
     ['slime none, holes many', ['slime']],
     ['I looked, none', []],
+    ["it hasn't bloomed since we pruned it", ['bloomed']],
   ])('%s', (text, expected) => {
     expect(flagged(text, 'denied')).toEqual(expected);
   });

@@ -11,6 +11,8 @@ export interface Stance {
 }
 
 const CONTRAST = stemSet('but however although though just only except yet still instead');
+/** "Hasn't bloomed since we pruned it": what comes after these happened. */
+const FROM_THEN_ON = stemSet('since after because');
 /** Words that begin a new statement after "and" or a comma, where a denial no longer reaches. */
 const NEW_SUBJECT = stemSet(
   'it they there the we i my our its a an this that these some now then have has is are was were you he she and',
@@ -82,7 +84,7 @@ function listGoesOn(tokens: readonly Token[], i: number): boolean {
 
 function stopsDenial(tokens: readonly Token[], i: number): boolean {
   const token = tokens[i];
-  if (token === undefined || CONTRAST.has(token.stem)) return true;
+  if (token === undefined || CONTRAST.has(token.stem) || FROM_THEN_ON.has(token.stem)) return true;
   if (token.stem === 'and') return NEW_SUBJECT.has(stemAt(tokens, i + 1));
   return token.pauseBefore && !['or', 'nor'].includes(token.stem) && !listGoesOn(tokens, i);
 }
