@@ -51,7 +51,9 @@ function lossOf(
     for (let k = from; k < to; k++) odds += (weights[columns[k] ?? 0] ?? 0) * (values[k] ?? 0);
     const weight = loose * (counts[r] ?? 1);
     const margin = labels[r] === 1 ? odds : -odds;
-    loss += weight * (margin > 0 ? Math.log1p(Math.exp(-margin)) : -margin + Math.log1p(Math.exp(margin)));
+    loss +=
+      weight *
+      (margin > 0 ? Math.log1p(Math.exp(-margin)) : -margin + Math.log1p(Math.exp(margin)));
     const pull = (weight * (labels[r] === 1 ? -1 : 1)) / (1 + Math.exp(margin));
     for (let k = from; k < to; k++) {
       const column = columns[k] ?? 0;
@@ -83,14 +85,16 @@ function directionOf(gradient: Float64Array, steps: readonly Step[]): Float64Arr
   for (const { moved, turned, scale } of [...steps].reverse()) {
     const share = scale * dot(moved, direction);
     shares.push(share);
-    for (let i = 0; i < direction.length; i++) direction[i] = (direction[i] ?? 0) - share * (turned[i] ?? 0);
+    for (let i = 0; i < direction.length; i++)
+      direction[i] = (direction[i] ?? 0) - share * (turned[i] ?? 0);
   }
   const last = steps.at(-1);
   const size = last ? 1 / (last.scale * dot(last.turned, last.turned)) : 1;
   for (let i = 0; i < direction.length; i++) direction[i] = (direction[i] ?? 0) * size;
   for (const { moved, turned, scale } of steps) {
     const share = (shares.pop() ?? 0) - scale * dot(turned, direction);
-    for (let i = 0; i < direction.length; i++) direction[i] = (direction[i] ?? 0) + share * (moved[i] ?? 0);
+    for (let i = 0; i < direction.length; i++)
+      direction[i] = (direction[i] ?? 0) + share * (moved[i] ?? 0);
   }
   return direction;
 }

@@ -22,15 +22,15 @@ const read = (name: string) =>
   z
     .array(labelledSentenceSchema)
     .parse(parse(readFileSync(resolve(`tests/sentences/${name}.yaml`), 'utf8')));
-const worked = ['first', 'later', 'fresh', 'rounds'].flatMap(read);
-const held = read('held');
+const worked = ['first', 'later', 'fresh', 'rounds', 'plain'].flatMap(read);
+const held = ['held', 'held-later'].flatMap(read);
 const scoresOf = (sentences: typeof worked) =>
   scoreSentences(sentences.map((sentence) => judgeSentence(library, ear, sentence)));
 
 it('labels with what the library holds', () => {
   const findings: ReadonlySet<string> = new Set(library.findings.keys());
   const plants: ReadonlySet<string> = new Set(library.plants.keys());
-  for (const { plant, yes, no, also, alsoNot } of [...worked, ...held]) {
+  for (const { plant, yes, no, also, alsoNot } of [...worked, ...held, ...read('heard')]) {
     expect([...yes, ...no, ...also, ...alsoNot].filter((id) => !findings.has(id))).toEqual([]);
     expect(plant === null || plants.has(plant)).toBe(true);
   }
@@ -38,18 +38,18 @@ it('labels with what the library holds', () => {
 
 it('understands the labelled sentences no worse than when they were last worked on', () => {
   const scores = scoresOf(worked);
-  expect(scores.sentences).toBeGreaterThanOrEqual(1000);
+  expect(scores.sentences).toBeGreaterThanOrEqual(3000);
   expect(scores.plants).toBeGreaterThan(0.97);
-  expect(scores.precision).toBeGreaterThan(0.91);
-  expect(scores.recall).toBeGreaterThan(0.91);
+  expect(scores.precision).toBeGreaterThan(0.94);
+  expect(scores.recall).toBeGreaterThan(0.95);
   expect(scores.sign).toBeGreaterThan(0.98);
 });
 
-it('understands sentences that it was never corrected by', () => {
+it('understands sentences that it was never corrected by and never learned from', () => {
   const scores = scoresOf(held);
   expect(scores.plants).toBeGreaterThan(0.95);
-  expect(scores.precision).toBeGreaterThan(0.8);
-  expect(scores.recall).toBeGreaterThan(0.68);
+  expect(scores.precision).toBeGreaterThan(0.9);
+  expect(scores.recall).toBeGreaterThan(0.83);
   expect(scores.sign).toBeGreaterThan(0.95);
 });
 

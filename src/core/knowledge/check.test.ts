@@ -33,7 +33,7 @@ const treatment = {
 
 const T = { use: 't', effect: 'good' };
 
-function files(change: Record<string, unknown[]> = {}): KnowledgeFile[] {
+function files(change: Record<string, unknown> = {}): KnowledgeFile[] {
   const all: Record<string, unknown> = {
     'plants/p.yaml': [{ id: 'fern', name: 'Fern', source: 'practice' }],
     'places/p.yaml': [REFERENCE_PLACE],
@@ -49,7 +49,7 @@ function files(change: Record<string, unknown[]> = {}): KnowledgeFile[] {
   }));
 }
 
-function issuesOf(change: Record<string, unknown[]> = {}): readonly KnowledgeIssue[] {
+function issuesOf(change: Record<string, unknown> = {}): readonly KnowledgeIssue[] {
   const read = readLibrary(files(change));
   return read.ok ? checkLibrary(read.value) : read.error;
 }
@@ -58,7 +58,7 @@ it('finds nothing wrong with a sound library', () => {
   expect(issuesOf()).toEqual([]);
 });
 
-it.each<[string, Record<string, unknown[]>, Partial<KnowledgeIssue>]>([
+it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
   [
     'a host that does not exist',
     { 'causes/c.yaml': [{ ...cause, hosts: { moss: 'usual' } }] },
@@ -149,12 +149,22 @@ it.each<[string, Record<string, unknown[]>, Partial<KnowledgeIssue>]>([
     { 'treatments/t.yaml': [{ ...treatment, when: 'soon' }] },
     { id: 't', field: 'when' },
   ],
+  [
+    'a finding that was learned and is gone',
+    { 'hearing.yaml': { readings: {}, words: '', findings: { gone: '-400' } } },
+    { id: 'gone' },
+  ],
+  [
+    'a file of what was learned that lacks a part',
+    { 'hearing.yaml': { readings: {}, words: '' } },
+    { file: 'hearing.yaml', id: 'findings' },
+  ],
 ])('reports %s', (_name, change, expected) => {
   expect(issuesOf(change)).toEqual(expect.arrayContaining([expect.objectContaining(expected)]));
 });
 
 it('gives another version to another text', () => {
-  const version = (change: Record<string, unknown[]>): string => {
+  const version = (change: Record<string, unknown>): string => {
     const read = readLibrary(files(change));
     return read.ok ? read.value.library.version : '';
   };

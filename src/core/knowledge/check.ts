@@ -1,4 +1,4 @@
-import type { KnowledgeIssue, ReadLibrary } from './read.ts';
+import { WORD_MODEL_FILE, type KnowledgeIssue, type ReadLibrary } from './read.ts';
 import type { Cause } from './schema/cause.ts';
 import type { WindowRule } from './schema/window.ts';
 import type { Library } from './schema/library.ts';
@@ -180,6 +180,12 @@ function checkRates(library: Library, report: Report): void {
   }
 }
 
+function checkWordModel({ wordModel }: Library, known: Known, report: Report): void {
+  for (const id of Object.keys(wordModel?.findings ?? {}))
+    if (!known.findings.has(id))
+      report(id, WORD_MODEL_FILE, 'was learned but is not among the findings; run npm run learn');
+}
+
 /** Checks everything that spans entries: references, duplicates, unused findings, sources, rates. Empty when all is well. */
 export function checkLibrary({ library, fileOf }: ReadLibrary): readonly KnowledgeIssue[] {
   const issues: KnowledgeIssue[] = [];
@@ -194,6 +200,7 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   checkStageSources(library, known, report);
   checkViews(library, known, report);
   checkRates(library, report);
+  checkWordModel(library, known, report);
   for (const plant of library.plants) {
     checkWindow(plant.traits.bloom, plant.id, 'bloom', known, report);
     for (const parent of plant.parents) {

@@ -2,7 +2,12 @@ import { buildDescriptions, type Descriptions } from '../language/descriptions.t
 import { buildPhraseIndex, countUses, type PhraseIndex } from '../language/phraseIndex.ts';
 import { compileClasses, compilePhrase } from '../language/phrase.ts';
 import { buildPlantNames, type PlantNames } from '../language/plantNames.ts';
-import { compileWordModel, makeLikening, type Likening, type WordModel } from '../language/wordModel.ts';
+import {
+  compileWordModel,
+  makeLikening,
+  type Likening,
+  type WordModel,
+} from '../language/wordModel.ts';
 import { buildHosting, type Hosting } from './hosting.ts';
 import { BACKGROUND, COMMONNESS } from './scale.ts';
 import { careCause, careFinding, careTreatments } from './careTopics.ts';
@@ -96,8 +101,8 @@ function withFruitNames({ wordClasses, plants }: Library, { traits }: Taxonomy) 
 }
 
 /** What words have in common: the classes of the phrases and the lists of like meaning. */
-function likeningOf({ wordClasses, alike }: Library): Likening {
-  return makeLikening([compileClasses(wordClasses), compileClasses(alike)]);
+function likeningOf({ wordClasses, meanings }: Library): Likening {
+  return makeLikening([compileClasses(wordClasses), compileClasses(meanings)]);
 }
 
 /** Compiles a checked library. Programmer's mistake, and so a throw, when it was not checked. */

@@ -156,7 +156,7 @@ export function readLibrary(
     findings: readSection('findings', SECTIONS.findings, input, issues, files),
     groups: readSection('groups', findingGroupSchema, input, issues, files),
     wordClasses: readWordLists('words.yaml', input, issues),
-    alike: readWordLists('alike.yaml', input, issues),
+    meanings: readWordLists('meanings.yaml', input, issues),
     wordModel: readWordModel(input, issues),
     causes: readSection('causes', SECTIONS.causes, input, issues, files),
     careTopics: readSection('care', SECTIONS.care, input, issues, files),

@@ -56,7 +56,8 @@ function tellingOf(tokens: readonly Token[], positions: readonly number[]): read
 }
 
 /** Asked about for its own sake, never as a sign: see careTopics.ts. */
-export const isQuestionOfCare = ({ kind, askable }: Finding): boolean => kind === 'context' && !askable;
+export const isQuestionOfCare = ({ kind, askable }: Finding): boolean =>
+  kind === 'context' && !askable;
 
 /** "Like coffee grounds" says how something looks, and asks nothing about coffee. */
 function isSimile(tokens: readonly Token[], i: number): boolean {

@@ -42,25 +42,31 @@ export interface ToJudge extends Omit<Heed, 'reports'> {
   };
 }
 
-const isCare = ({ target }: Candidate): boolean => isQuestionOfCare(target);
+/** Questions of care, and what nothing was learned of yet, are heard as their phrases say. */
+const byPhraseAlone = ({ numberOf }: WordModel): ((one: Candidate) => boolean) => {
+  return ({ target }) => isQuestionOfCare(target) || !numberOf.has(target.id);
+};
 
-/** Every reading with its traits, but for questions of care. */
+/** Every reading with its traits, but for what is heard by phrases alone. */
 export function describedOf(all: ToJudge): readonly Described[] {
-  const told = all.candidates.filter((one) => !isCare(one));
+  const alone = byPhraseAlone(all.model);
+  const told = all.candidates.filter((one) => !alone(one));
   return describeReadings(all.model, all.sentences, told, { ...all, reports: all.stance.reports });
 }
 
-/** The readings that are likely right, each as sure as it is likely; questions of care are heard as their phrases say. */
+/** The readings that are likely right, each as sure as it is likely. */
 export function likelyReadings(all: ToJudge): readonly Chosen[] {
   const { model, kept, stance } = all;
-  const likely = describedOf(all).flatMap(({ finding, value, candidate, span, traits }): Chosen[] => {
-    const chance = chanceOf(model, traits);
-    if (chance < LEAST_CHANCE) return [];
-    const doubted = candidate ? candidate.doubted : stance.doubts(span);
-    const sure = Math.min(MOST_SURE, doubted ? DOUBTFUL : chance);
-    return [{ finding, value, sure, span, group: all.groupOf(finding), strength: chance }];
-  });
-  return [...[...kept].filter(isCare).map(asHeard), ...likely];
+  const likely = describedOf(all).flatMap(
+    ({ finding, value, candidate, span, traits }): Chosen[] => {
+      const chance = chanceOf(model, traits);
+      if (chance < LEAST_CHANCE) return [];
+      const doubted = candidate ? candidate.doubted : stance.doubts(span);
+      const sure = Math.min(MOST_SURE, doubted ? DOUBTFUL : chance);
+      return [{ finding, value, sure, span, group: all.groupOf(finding), strength: chance }];
+    },
+  );
+  return [...[...kept].filter(byPhraseAlone(model)).map(asHeard), ...likely];
 }
 
 /** What says more counts; what was affirmed says more than what was denied elsewhere. */

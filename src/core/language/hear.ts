@@ -99,8 +99,12 @@ function withoutUnasked(
 
 /** Whether the words at a stretch of the text report something, and whether with doubt. */
 function stanceOver(tokens: readonly Token[], stance: Stance) {
-  const at = (flags: readonly boolean[], { start, end }: Span): boolean =>
-    tokens.some((token, i) => flags[i] === true && token.start >= start && token.end <= end);
+  const places = new Map(tokens.map(({ start }, i) => [start, i]));
+  const at = (flags: readonly boolean[], { start, end }: Span): boolean => {
+    for (let i = places.get(start) ?? tokens.length; (tokens[i]?.end ?? Infinity) <= end; i++)
+      if (flags[i] === true) return true;
+    return false;
+  };
   return {
     reports: (span: Span): boolean =>
       !at(stance.denied, span) && !at(stance.theory, span) && !at(stance.planned, span),
@@ -126,12 +130,7 @@ interface Listened extends Pick<Heard, 'plants' | 'mentions' | 'telling' | 'asks
 
 const NOTHING_TOLD: ReadonlyMap<number, Told> = new Map();
 
-function listen(
-  ear: Ear,
-  model: WordModel | null,
-  text: string,
-  plant: PlantId | null,
-): Listened {
+function listen(ear: Ear, model: WordModel | null, text: string, plant: PlantId | null): Listened {
   const whole = heardTokens(text.slice(0, LONGEST_TEXT));
   const tokens = withoutFillers(whole);
   const mentions = findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));

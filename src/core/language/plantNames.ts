@@ -24,6 +24,9 @@ export interface PlantNames {
   readonly spell: Speller;
 }
 
+/** A name that is cut to fewer letters is too often another word. */
+const SHORTEST_STEM = 4;
+
 /** The scientific name, where it is not what people call another plant: geraniums are pelargoniums to most. */
 function scientificOf(
   { scientific, names }: Plant,
@@ -31,6 +34,8 @@ function scientificOf(
 ): readonly string[] {
   if (scientific === undefined) return [];
   const name = scientific.toLowerCase();
+  // "Ribes" would be heard in "ribs".
+  if (stem(name).length < SHORTEST_STEM) return [];
   return common.has(name) && !names.includes(name) ? [] : [scientific];
 }
 

@@ -123,16 +123,19 @@ function spanOf({ words, adds: addsOf }: Told, finding: number): Span | null {
   return { start: words[from]?.start ?? 0, end: words[to]?.end ?? 0 };
 }
 
-function groupsOf(candidates: readonly Candidate[]): readonly Group[] {
-  const groups = new Map<string, Group & { readonly candidates: Candidate[] }>();
+/** Candidates that say the same in a sentence together, by the number of the sentence. */
+function groupsOf(candidates: readonly Candidate[]): ReadonlyMap<number, readonly Group[]> {
+  const sentences = new Map<number, Map<string, Group & { readonly candidates: Candidate[] }>>();
   for (const candidate of candidates) {
     const { finding, value, sentence } = candidate;
-    const key = `${finding} ${String(value)} ${sentence}`;
+    const groups = sentences.get(sentence) ?? new Map<string, never>();
+    sentences.set(sentence, groups);
+    const key = value ? finding : `not ${finding}`;
     const known = groups.get(key);
     if (known) known.candidates.push(candidate);
     else groups.set(key, { finding, value, sentence, candidates: [candidate] });
   }
-  return [...groups.values()];
+  return new Map([...sentences].map(([number, groups]) => [number, [...groups.values()]]));
 }
 
 /** A reading with what is known of it. */
@@ -168,7 +171,7 @@ export function describeReadings(
   const groups = groupsOf(candidates);
   return [...sentences].flatMap(([number, told]) => {
     const leading = greatest(told.odds, RANKED);
-    const own = groups.filter(({ sentence }) => sentence === number);
+    const own = groups.get(number) ?? [];
     const phrased = new Set(own.map(({ finding }) => finding));
     const all = [...own, ...toldByWords(model, number, told, phrased, heed)];
     return all.flatMap((group): Described[] => {
@@ -184,7 +187,8 @@ export function describeReadings(
 
 /** Chance that a reading with these traits is right. */
 export function chanceOf({ readings }: Pick<WordModel, 'readings'>, traits: Traits): number {
-  let odds = readings.get('always') ?? 0;
-  for (const [name, value] of Object.entries(traits)) odds += value * (readings.get(name) ?? 0);
+  let odds = 0;
+  // What is no trait, as `always`, counts for all readings.
+  for (const [name, weight] of readings) odds += weight * (traits[name] ?? 1);
   return 1 / (1 + Math.exp(-odds));
 }

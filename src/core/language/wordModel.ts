@@ -110,6 +110,15 @@ export interface Told {
   readonly adds: (stem: string, finding: number) => number;
 }
 
+/** Adds what a word tells, by its share; the hot loop of hearing. */
+function addTo(odds: Float64Array, { findings, weights }: WordWeights, share: number): void {
+  const count = findings.length;
+  for (let k = 0; k < count; k++) {
+    const f = findings[k] ?? 0;
+    odds[f] = (odds[f] ?? 0) + share * (weights[k] ?? 0);
+  }
+}
+
 /** Log-odds of every finding by the words of one sentence. */
 function tellOf(model: WordModel, sentence: readonly Token[]): Told {
   const stems = sentence.map(({ stem }) => stem);
@@ -117,12 +126,7 @@ function tellOf(model: WordModel, sentence: readonly Token[]): Told {
   const odds = Float64Array.from(model.bias);
   for (const [word, share] of shares) {
     const known = model.words.get(word);
-    if (!known) continue;
-    const { findings, weights } = known;
-    for (let k = 0; k < findings.length; k++) {
-      const f = findings[k] ?? 0;
-      odds[f] = (odds[f] ?? 0) + share * (weights[k] ?? 0);
-    }
+    if (known) addTo(odds, known, share);
   }
   return {
     words: sentence,

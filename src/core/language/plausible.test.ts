@@ -1,0 +1,84 @@
+import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
+import { makeEar } from '../ear.ts';
+import { hear } from './hear.ts';
+
+/** Readings of phrases are right with odds of e; words add their log-odds. */
+const READINGS = { always: -1, kept: 2, words: 0.5, offPart: -4 };
+
+const learned = (extra: Record<string, unknown> = {}) =>
+  miniLibrary(
+    [
+      { id: 'webbing', extra: { kind: 'sign', phrases: ['fine web'] } },
+      { id: 'ants', extra: { kind: 'sign', part: 'stem', phrases: ['ant', 'crawl'] } },
+      { id: 'spots', extra: { phrases: ['spot'] } },
+      { id: 'old-leaves', extra: { group: 'age', phrases: ['lower leaf'] } },
+      { id: 'new-leaves', extra: { group: 'age', phrases: ['top leaf'] } },
+    ],
+    [{ id: 'a', findings: { webbing: 'often', ants: 'often', spots: 'often' } }],
+    {
+      'groups/a.yaml': [{ id: 'age', question: 'Old or new?', source: 'judgement' }],
+      'meanings.yaml': { silk: ['silk', 'gossamer', 'web'] },
+      'hearing.yaml': {
+        readings: READINGS,
+        words: '1silk 200 silk 300 web 300 crawl 200 bus 300 spot 200 lower 200 top 200',
+        findings: {
+          webbing: '-400 1silk 900 silk 300 web 300',
+          ants: '-100 bus -900',
+          spots: '-200 spot 500',
+          'old-leaves': '-100 lower 300',
+          'new-leaves': '-100 top 900',
+        },
+      },
+      ...extra,
+    },
+  );
+const ear = makeEar(learned());
+const said = (text: string): Record<string, boolean> =>
+  Object.fromEntries(hear(ear, text).findings.map(({ finding, value }) => [finding, value]));
+
+describe('what was learned of words', () => {
+  it('is heard without a phrase, also of words of like meaning', () => {
+    expect(said('silk')).toEqual({ webbing: true });
+    expect(said('gossamer')).toEqual({ webbing: true });
+    expect(said('nothing of the kind')).toEqual({});
+  });
+
+  it('is no report where it is denied or somebody thinks so', () => {
+    expect(said('there is no gossamer')).toEqual({});
+    expect(said('she thinks it is gossamer')).toEqual({});
+  });
+
+  it('marks the words that tell it', () => {
+    const text = 'In the morning there is gossamer, I see.';
+    const [found] = hear(ear, text).findings;
+    expect(text.slice(found?.span.start, found?.span.end)).toBe('gossamer');
+  });
+
+  it('silences a phrase that is about something else', () => {
+    expect(said('things crawl over it')).toEqual({ ants: true });
+    expect(said('a bus may crawl past')).toEqual({});
+  });
+
+  it('decides between two of an exclusive group', () => {
+    expect(said('lower leaf and top leaf')).toEqual({ 'new-leaves': true });
+  });
+
+  it('tells how sure a report is', () => {
+    const sure = (text: string): number => hear(ear, text).findings[0]?.sure ?? 0;
+    expect(sure('spots')).toBeGreaterThan(0.85);
+    expect(sure('spots')).toBeGreaterThan(sure('things crawl over it') + 0.2);
+    expect(sure('maybe spots')).toBe(0.6);
+  });
+});
+
+it('hears the phrases of a finding that is new', () => {
+  const text = { findings: { ants: '-100 bus -900' }, readings: READINGS, words: 'bus 300' };
+  const young = makeEar(learned({ 'hearing.yaml': text }));
+  expect(hear(young, 'spots on it').findings.map(({ finding }) => finding)).toEqual(['spots']);
+});
+
+it('hears phrases alone where nothing was learned', () => {
+  const plain = makeEar({ ...learned(), wordModel: null });
+  const found = hear(plain, 'a bus may crawl past, gossamer').findings;
+  expect(found.map(({ finding }) => finding)).toEqual(['ants']);
+});

@@ -1,0 +1,67 @@
+import fc from 'fast-check';
+import { findingIdSchema } from '../knowledge/schema/common.ts';
+import { stem } from './stem.ts';
+import { tokenize } from './tokens.ts';
+import { compileWordModel, makeLikening, sharesOf, tellSentences } from './wordModel.ts';
+
+const likening = makeLikening([
+  new Map([['brown', new Set(['tan', 'brown'].map(stem))]]),
+  new Map([['rot', new Set(['mush', 'brown'].map(stem))]]),
+]);
+const edge = findingIdSchema.parse('edge-brown');
+const rot = findingIdSchema.parse('rot');
+const model = compileWordModel(
+  {
+    readings: { always: -1 },
+    words: `${stem('tan')} 300 0brown 200 ${stem('edge')} 200`,
+    findings: { [edge]: `-400 0brown 500 ${stem('edge')} 600`, [rot]: '-300' },
+  },
+  likening,
+);
+const told = (text: string) => tellSentences(model, tokenize(text));
+
+describe('what words have in common', () => {
+  it('is named by list and class', () => {
+    expect(likening(stem('tan'))).toEqual([stem('tan'), '0brown']);
+    expect(likening(stem('brown'))).toEqual([stem('brown'), '0brown', '1rot']);
+    expect(likening('leaf')).toEqual(['leaf']);
+  });
+});
+
+describe('shares', () => {
+  it('are of length 1 together, and known words alone have any', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom('tan', 'brown', 'leaf', 'mush'), { minLength: 1 }),
+        (words) => {
+          const shares = sharesOf(words.map(stem), likening, (one) =>
+            one === 'leaf' ? undefined : 2,
+          );
+          const length = [...shares.values()].reduce((sum, one) => sum + one * one, 0);
+          expect(shares.has('leaf')).toBe(false);
+          expect(shares.size === 0 || Math.abs(length - 1) < 1e-12).toBe(true);
+        },
+      ),
+    );
+  });
+});
+
+describe('what a sentence tells', () => {
+  it('sums the words by their shares', () => {
+    const sentence = told('tan edges').get(0);
+    const length = Math.sqrt(3 ** 2 + 2 ** 2 + 2 ** 2);
+    expect(sentence?.oddsOf(edge)).toBeCloseTo(-4 + (2 / length) * 5 + (2 / length) * 6, 9);
+    expect(sentence?.oddsOf(rot)).toBe(-3);
+    expect(sentence?.adds(stem('tan'), 0)).toBeCloseTo((2 / length) * 5, 9);
+  });
+
+  it('is told sentence by sentence', () => {
+    const sentences = told('Tan edges. Nothing known here.');
+    expect([...sentences.keys()]).toEqual([0, 1]);
+    expect(sentences.get(1)?.oddsOf(edge)).toBe(-4);
+  });
+
+  it('is little for a finding that was not learned', () => {
+    expect(told('tan edges').get(0)?.oddsOf(findingIdSchema.parse('other'))).toBeLessThan(-3);
+  });
+});
