@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
@@ -23,6 +23,23 @@ function read(name: string): readonly LabelledSentence[] {
   return z.array(labelledSentenceSchema).parse(parse(text));
 }
 const judge = (sentence: LabelledSentence): SentenceMarks => judgeSentence(library, ear, sentence);
+
+const EXAMPLES = resolve('../shared/cases/examples.json');
+const exampleSchema = z.object({ id: z.string(), words: z.string() });
+const exampleLabelsSchema = labelledSentenceSchema.omit({ say: true }).extend({ id: z.string() });
+
+/** The example enquiries that lie beside the project, with their labels. */
+function readExamples(): readonly LabelledSentence[] {
+  const enquiries = z.array(exampleSchema).parse(JSON.parse(readFileSync(EXAMPLES, 'utf8')));
+  const text = readFileSync(resolve('tests/sentences', 'examples.yaml'), 'utf8');
+  return z
+    .array(exampleLabelsSchema)
+    .parse(parse(text))
+    .flatMap(({ id, ...labels }) => {
+      const enquiry = enquiries.find((one) => one.id === id);
+      return enquiry ? [{ ...labels, say: enquiry.words }] : [];
+    });
+}
 
 /** Says what was misheard in a sentence; nothing when all was right. */
 function tell({ say }: LabelledSentence, { plantOk, plant, missed, wrong }: SentenceMarks): void {
@@ -55,4 +72,7 @@ const judged = FILES.map((name) => ({
 }));
 console.log(`\n${''.padEnd(12)}sentences   plants  precision   recall  negation`);
 for (const { name, marks } of judged) row(name, scoreSentences(marks));
+const heldBack = judged.filter(({ name }) => HELD.includes(name));
+row('held back', scoreSentences(heldBack.flatMap(({ marks }) => marks)));
 row('together', scoreSentences(judged.flatMap(({ marks }) => marks)));
+if (existsSync(EXAMPLES)) row('examples', scoreSentences(readExamples().map(judge)));
