@@ -129,12 +129,11 @@ export function toCandidate(
   const telling = tellingOf(tokens, positions);
   const told = { needsPart: phrase.needsPart, namesFruit: any(fruits) };
   const value = phrase.negates || stance.denied[Math.max(...positions)] !== true;
-  const misfits = {
-    thin: far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length),
-    offPart: !fitsPart(finding, tokens, positions, told),
-    offMarks: finding.kind !== 'context' && !fitsMarks(tokens, positions, telling),
-    offPlant: !canTell && !isToldPlainly(tokens, finding, positions, telling),
-  };
+  const thin = far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length);
+  const offPart = !fitsPart(finding, tokens, positions, told);
+  const offMarks = finding.kind !== 'context' && !fitsMarks(tokens, positions, telling);
+  const offPlant = !canTell && !isToldPlainly(tokens, finding, positions, telling);
+  const { gap, between } = betweenOf(tokens, positions);
   return {
     finding: finding.id,
     target: finding,
@@ -149,9 +148,13 @@ export function toCandidate(
     group: finding.group,
     far,
     negates: phrase.negates,
-    ...betweenOf(tokens, positions),
-    ...misfits,
-    fits: !Object.values(misfits).some(Boolean),
+    gap,
+    between,
+    thin,
+    offPart,
+    offMarks,
+    offPlant,
+    fits: !thin && !offPart && !offMarks && !offPlant,
   };
 }
 

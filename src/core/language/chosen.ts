@@ -1,6 +1,6 @@
 import type { FindingId } from '../knowledge/schema/common.ts';
 import { DOUBTFUL, isQuestionOfCare, type Candidate } from './candidates.ts';
-import { chanceOf, describeReadings, type Described, type Heed } from './plausible.ts';
+import { chanceOf, describeReadings, type Described, type Heed, type Traits } from './plausible.ts';
 import type { Span } from './tokens.ts';
 import type { Told, WordModel } from './wordModel.ts';
 
@@ -47,23 +47,27 @@ const byPhraseAlone = ({ numberOf }: WordModel): ((one: Candidate) => boolean) =
   return ({ target }) => isQuestionOfCare(target) || !numberOf.has(target.id);
 };
 
-/** Every reading with its traits, but for what is heard by phrases alone. */
-export function describedOf(all: ToJudge): readonly Described[] {
+/** The readings that are worth it with their traits, but for what is heard by phrases alone. */
+export function describedOf(
+  all: ToJudge,
+  isWorth: (traits: Traits) => boolean,
+): readonly Described[] {
   const alone = byPhraseAlone(all.model);
   const told = all.candidates.filter((one) => !alone(one));
-  return describeReadings(all.model, all.sentences, told, { ...all, reports: all.stance.reports });
+  const heed = { ...all, reports: all.stance.reports };
+  return describeReadings(all.model, all.sentences, told, heed, isWorth);
 }
 
 /** The readings that are likely right, each as sure as it is likely. */
 export function likelyReadings(all: ToJudge): readonly Chosen[] {
   const { model, kept, stance } = all;
-  const likely = describedOf(all).flatMap(
-    ({ finding, value, candidate, span, traits }): Chosen[] => {
+  const isLikely = (traits: Traits): boolean => chanceOf(model, traits) >= LEAST_CHANCE;
+  const likely = describedOf(all, isLikely).map(
+    ({ finding, value, candidate, span, traits }): Chosen => {
       const chance = chanceOf(model, traits);
-      if (chance < LEAST_CHANCE) return [];
       const doubted = candidate ? candidate.doubted : stance.doubts(span);
       const sure = Math.min(MOST_SURE, doubted ? DOUBTFUL : chance);
-      return [{ finding, value, sure, span, group: all.groupOf(finding), strength: chance }];
+      return { finding, value, sure, span, group: all.groupOf(finding), strength: chance };
     },
   );
   return [...[...kept].filter(byPhraseAlone(model)).map(asHeard), ...likely];

@@ -100,7 +100,8 @@ function traitsOf(
 /** The greatest numbers of a list, downwards. */
 function greatest(numbers: Float64Array, count: number): readonly number[] {
   const top: number[] = [];
-  for (const one of numbers) {
+  for (let i = 0; i < numbers.length; i++) {
+    const one = numbers[i] ?? 0;
     if (top.length === count && one <= (top[count - 1] ?? 0)) continue;
     let at = top.length;
     while (at > 0 && one > (top[at - 1] ?? 0)) at--;
@@ -156,17 +157,22 @@ function toldByWords(
   phrased: ReadonlySet<FindingId>,
   heed: Heed,
 ): readonly Group[] {
-  return model.findings
-    .filter((id, f) => (odds[f] ?? 0) > LEAST_ODDS && !phrased.has(id) && heed.canTell(id))
-    .map((finding) => ({ finding, value: true, sentence, candidates: [] }));
+  const groups: Group[] = [];
+  for (let f = 0; f < odds.length; f++) {
+    const finding = (odds[f] ?? 0) > LEAST_ODDS ? model.findings[f] : undefined;
+    if (finding === undefined || phrased.has(finding) || !heed.canTell(finding)) continue;
+    groups.push({ finding, value: true, sentence, candidates: [] });
+  }
+  return groups;
 }
 
-/** Every reading of a text with its traits: what a phrase heard, well or badly, and what the words of a sentence tell. */
+/** The readings of a text whose traits are worth it: what a phrase heard, well or badly, and what the words of a sentence tell. */
 export function describeReadings(
   model: WordModel,
   sentences: ReadonlyMap<number, Told>,
   candidates: readonly Candidate[],
   heed: Heed,
+  isWorth: (traits: Traits) => boolean,
 ): readonly Described[] {
   const groups = groupsOf(candidates);
   return [...sentences].flatMap(([number, told]) => {
@@ -177,9 +183,10 @@ export function describeReadings(
     return all.flatMap((group): Described[] => {
       const { finding, value } = group;
       const best = bestOf(group.candidates, heed);
+      const traits = traitsOf(group, best, { told, leading }, heed);
+      if (!isWorth(traits)) return [];
       const span = best?.span ?? spanOf(told, model.numberOf.get(finding) ?? -1);
       if (!span || (best === null && !heed.reports(span))) return [];
-      const traits = traitsOf(group, best, { told, leading }, heed);
       return [{ finding, value, candidate: best, span, traits }];
     });
   });

@@ -123,7 +123,7 @@ function addTo(odds: Float64Array, { findings, weights }: WordWeights, share: nu
 function tellOf(model: WordModel, sentence: readonly Token[]): Told {
   const stems = sentence.map(({ stem }) => stem);
   const shares = sharesOf(stems, model.likening, (one) => model.words.get(one)?.rarity);
-  const odds = Float64Array.from(model.bias);
+  const odds = model.bias.slice();
   for (const [word, share] of shares) {
     const known = model.words.get(word);
     if (known) addTo(odds, known, share);
