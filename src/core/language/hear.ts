@@ -116,8 +116,8 @@ function stanceOver(tokens: readonly Token[], stance: Stance) {
 const TELLS_NOTHING = 3000;
 const LEAST_RARITY = 0.5;
 
-function rarityOf({ phraseUses }: Ear, token: Token | undefined): number {
-  const uses = phraseUses.get(token?.stem ?? '') ?? 1;
+function rarityOf({ phraseUses }: Ear, { stem: word }: Token): number {
+  const uses = phraseUses.get(word) ?? 1;
   return Math.max(LEAST_RARITY, Math.log(TELLS_NOTHING / uses));
 }
 
@@ -140,10 +140,11 @@ function listen(ear: Ear, model: WordModel | null, text: string, plant: PlantId 
   const spoken = withoutNames(ear, withoutOwners(ear, tokens, mentions), mentions);
   const stance = readStance(spoken);
   const sentences = model ? tellSentences(model, whole) : NOTHING_TOLD;
+  const rarities = spoken.map((token) => rarityOf(ear, token));
   const weights: Weights = {
     odds: ({ finding, sentence }) => sentences.get(sentence)?.oddsOf(finding) ?? 0,
     implied: ear.implied,
-    rarity: (position) => rarityOf(ear, spoken[position]),
+    rarity: (position) => rarities[position] ?? LEAST_RARITY,
     common: (id) => (told === null ? 1 : (told.get(id) ?? 0)),
   };
   const naming = readNaming(spoken, mentions, (one) => ear.understood(one).has(FRUIT));

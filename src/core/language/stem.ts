@@ -170,17 +170,30 @@ function withoutSuffix(word: string): string {
   return word;
 }
 
-/**
- * Folds the forms of a word to one stem: plural, -ing, -ed, a final e, and British spellings of common
- * garden words. The stem is for comparing only; it need not be a word. Input in lower case.
- */
-export function stem(word: string): string {
+function workOut(word: string): string {
   const bare = word.replace(/['’]s$/, '').replace(/['’]/g, '');
   const whole = WHOLE.get(bare);
   if (whole !== undefined) return whole;
   const form = IRREGULAR.get(bare) ?? withoutSuffix(bare);
   const shorter = SAME_AS.get(bare) ?? SAME_AS.get(form) ?? form;
   return shorter.length > 3 && shorter.endsWith('e') ? shorter.slice(0, -1) : shorter;
+}
+
+/** Words are said again and again, so that most are worked out once; no more are kept than a long text may hold. */
+const KEPT = 20_000;
+const known = new Map<string, string>();
+
+/**
+ * Folds the forms of a word to one stem: plural, -ing, -ed, a final e, and British spellings of common
+ * garden words. The stem is for comparing only; it need not be a word. Input in lower case.
+ */
+export function stem(word: string): string {
+  const found = known.get(word);
+  if (found !== undefined) return found;
+  const made = workOut(word);
+  if (known.size >= KEPT) known.clear();
+  known.set(word, made);
+  return made;
 }
 
 /** Stems of the words of a blank-separated list. */
