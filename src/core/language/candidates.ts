@@ -97,6 +97,9 @@ function betweenOf(tokens: readonly Token[], positions: readonly number[]) {
   return { gap: last - first + 1 - positions.length, between };
 }
 
+const anyOf = (flags: readonly boolean[], positions: readonly number[]): boolean =>
+  positions.some((position) => flags[position] === true);
+
 /** Words whose report does not count, whatever is read in them. */
 function isNoReport(
   finding: Finding,
@@ -104,10 +107,8 @@ function isNoReport(
   positions: readonly number[],
   stance: Stance,
 ): boolean {
-  const any = (flags: readonly boolean[]): boolean =>
-    positions.some((position) => flags[position] === true);
-  if (finding.kind === 'sign' && any(stance.theory)) return true;
-  if (!isQuestionOfCare(finding)) return any(stance.planned);
+  if (finding.kind === 'sign' && anyOf(stance.theory, positions)) return true;
+  if (!isQuestionOfCare(finding)) return anyOf(stance.planned, positions);
   return positions.some((i) => isSimile(tokens, i) || tellsOfTime(tokens, i));
 }
 
@@ -120,14 +121,13 @@ export function toCandidate(
   canTell: boolean,
 ): Candidate | null {
   const finding = phrase.target;
-  const any = (flags: readonly boolean[]): boolean =>
-    positions.some((position) => flags[position] === true);
   if (isNoReport(finding, tokens, positions, stance)) return null;
-  if (finding.kind !== 'context' && any(wholes)) return null;
+  if (finding.kind !== 'context' && anyOf(wholes, positions)) return null;
   const [first, last] = [tokens[Math.min(...positions)], tokens[Math.max(...positions)]];
   if (!first || !last) return null;
   const telling = tellingOf(tokens, positions);
-  const told = { needsPart: phrase.needsPart, namesFruit: any(fruits) };
+  const told = { needsPart: phrase.needsPart, namesFruit: anyOf(fruits, positions) };
+  const doubted = anyOf(stance.doubted, positions);
   const value = phrase.negates || stance.denied[Math.max(...positions)] !== true;
   const thin = far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length);
   const offPart = !fitsPart(finding, tokens, positions, told);
@@ -138,8 +138,8 @@ export function toCandidate(
     finding: finding.id,
     target: finding,
     value,
-    doubted: any(stance.doubted),
-    sure: any(stance.doubted) || far ? DOUBTFUL : sureOf(positions.length),
+    doubted,
+    sure: doubted || far ? DOUBTFUL : sureOf(positions.length),
     span: { start: first.start, end: last.end },
     sentence: first.sentence,
     sort: sortOf(finding, phrase.negates, value),
