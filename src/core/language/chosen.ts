@@ -27,6 +27,8 @@ export const asHeard = ({ finding, value, sure, span, group, positions }: Candid
 
 /** Readings that are less likely are left as text. Judgement: as many right ones would be lost as wrong ones avoided. */
 const LEAST_CHANCE = 0.45;
+/** Of a kind of what a phrase tells in general, words alone must tell more plainly: "holes" are not yet holes of one kind. */
+const LEAST_SPECIAL = 0.8;
 /** Who says a thing plainly may still have been misread. */
 const MOST_SURE = 0.95;
 
@@ -34,6 +36,7 @@ const MOST_SURE = 0.95;
 export interface ToJudge extends Omit<Heed, 'reports'> {
   readonly model: WordModel;
   readonly groupOf: (id: FindingId) => string | undefined;
+  readonly implied: (id: FindingId) => readonly FindingId[];
   readonly sentences: ReadonlyMap<number, Told>;
   readonly candidates: readonly Candidate[];
   readonly stance: {
@@ -62,14 +65,18 @@ export function describedOf(
 export function likelyReadings(all: ToJudge): readonly Chosen[] {
   const { model, kept, stance } = all;
   const isLikely = (traits: Traits): boolean => chanceOf(model, traits) >= LEAST_CHANCE;
-  const likely = describedOf(all, isLikely).map(
-    ({ finding, value, candidate, span, traits }): Chosen => {
-      const chance = chanceOf(model, traits);
-      const doubted = candidate ? candidate.doubted : stance.doubts(span);
-      const sure = Math.min(MOST_SURE, doubted ? DOUBTFUL : chance);
-      return { finding, value, sure, span, group: all.groupOf(finding), strength: chance };
-    },
+  const described = describedOf(all, isLikely);
+  const phrased = new Set(
+    described.flatMap(({ candidate, finding }) => (candidate ? finding : [])),
   );
+  const likely = described.flatMap(({ finding, value, candidate, span, traits }): Chosen[] => {
+    const chance = chanceOf(model, traits);
+    const told = all.implied(finding).some((one) => one !== finding && phrased.has(one));
+    if (candidate === null && told && chance < LEAST_SPECIAL) return [];
+    const doubted = candidate ? candidate.doubted : stance.doubts(span);
+    const sure = Math.min(MOST_SURE, doubted ? DOUBTFUL : chance);
+    return [{ finding, value, sure, span, group: all.groupOf(finding), strength: chance }];
+  });
   return [...[...kept].filter(byPhraseAlone(model)).map(asHeard), ...likely];
 }
 

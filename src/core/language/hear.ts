@@ -170,6 +170,7 @@ function listen(ear: Ear, model: WordModel | null, text: string, plant: PlantId 
   );
   const toJudge = {
     groupOf: (id: FindingId) => ear.findings.get(id)?.group,
+    implied: ear.implied,
     sentences,
     candidates,
     kept: new Set(kept),
