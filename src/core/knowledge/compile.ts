@@ -122,6 +122,7 @@ export function compileLibrary(library: Library): Compiled {
     finding.phrases.map((text) => compilePhrase(text, finding, classes)),
   );
   const phraseUses = countUses(phrases);
+  const likening = likeningOf(library);
   const groupMembers = new Map<string, Finding[]>();
   for (const finding of library.findings) {
     if (finding.group === undefined) continue;
@@ -141,8 +142,8 @@ export function compileLibrary(library: Library): Compiled {
     plantNames: buildPlantNames(library.plants),
     phrases: buildPhraseIndex(phrases, phraseUses),
     phraseUses,
-    wordModel: library.wordModel && compileWordModel(library.wordModel, likeningOf(library)),
-    likening: likeningOf(library),
+    wordModel: library.wordModel && compileWordModel(library.wordModel, likening),
+    likening,
     implied,
     strengths,
     descriptions: once(() =>

@@ -46,8 +46,11 @@ function bestOf(candidates: readonly Candidate[], heed: Heed): Candidate | null 
     telling.reduce((sum, place) => sum + heed.rarity(place), 0);
   const rank = (one: Candidate): number =>
     8 * num(heed.kept.has(one)) + 4 * num(one.fits) + 2 * num(!one.far) + rarity(one) / 100;
-  let best: Candidate | null = null;
-  for (const one of candidates) if (!best || rank(one) > rank(best)) best = one;
+  let [best, most]: [Candidate | null, number] = [null, -Infinity];
+  for (const one of candidates) {
+    const ranked = rank(one);
+    if (ranked > most) [best, most] = [one, ranked];
+  }
   return best;
 }
 
