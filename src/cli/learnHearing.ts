@@ -8,7 +8,7 @@ import { WORD_MODEL_FILE } from '../core/knowledge/read.ts';
 import { findingIdSchema, type FindingId } from '../core/knowledge/schema/common.ts';
 import type { WordModelText } from '../core/knowledge/schema/wordModel.ts';
 import { describeText, heardTokens } from '../core/language/hear.ts';
-import type { Described } from '../core/language/plausible.ts';
+import { TRAIT_NAMES } from '../core/language/plausible.ts';
 import { stemSet } from '../core/language/stem.ts';
 import { compileWordModel, sharesOf } from '../core/language/wordModel.ts';
 import { seeded } from '../core/random.ts';
@@ -141,7 +141,9 @@ function learnWords(examples: readonly Example[]): Omit<WordModelText, 'readings
   };
 }
 
-interface Judged extends Described {
+/** A reading by its traits, and whether it is right. */
+interface Judged {
+  readonly traits: readonly number[];
   readonly right: boolean;
 }
 
@@ -153,32 +155,27 @@ function judgedReadings(
   return ({ say, yes, also, no, alsoNot }) => {
     const there = new Set([...yes, ...also].flatMap(library.implied));
     const ruledOut = new Set([...no, ...alsoNot]);
-    return describeText(ear, model, say).map((one) => ({
-      ...one,
-      right: one.value
-        ? there.has(one.finding)
-        : library.implied(one.finding).some((general) => ruledOut.has(general)),
+    return describeText(ear, model, say).map(({ finding, value, traits }) => ({
+      traits: traits(),
+      right: value
+        ? there.has(finding)
+        : library.implied(finding).some((general) => ruledOut.has(general)),
     }));
   };
 }
 
 /** Weights of the traits, for traits as they are. */
 function learnReadings(readings: readonly Judged[]): WordModelText['readings'] {
-  const names = Object.keys(readings[0]?.traits ?? {});
-  const valuesOf = (name: string): readonly number[] =>
-    readings.map(({ traits }) => traits[name] ?? 0);
-  const spread = names.map((name) => {
-    const values = valuesOf(name);
+  const names = TRAIT_NAMES;
+  const spread = names.map((_, i) => {
+    const values = readings.map(({ traits }) => traits[i] ?? 0);
     const mean = values.reduce((sum, one) => sum + one, 0) / values.length;
     const square = values.reduce((sum, one) => sum + (one - mean) ** 2, 0) / values.length;
     return { mean, deviation: Math.sqrt(square) || 1 };
   });
   const rows = sparseRows(
     readings.map(({ traits }) =>
-      names.map((name, i) => {
-        const { mean, deviation } = spread[i] ?? { mean: 0, deviation: 1 };
-        return [i, ((traits[name] ?? 0) - mean) / deviation] as const;
-      }),
+      spread.map(({ mean, deviation }, i) => [i, ((traits[i] ?? 0) - mean) / deviation] as const),
     ),
     names.length,
   );

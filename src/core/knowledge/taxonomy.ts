@@ -1,3 +1,4 @@
+import { remembering } from '../remembering.ts';
 import type { PlantId } from './schema/common.ts';
 import type { Plant, Traits } from './schema/plant.ts';
 
@@ -37,9 +38,10 @@ export function buildTaxonomy(plants: readonly Plant[]): Taxonomy {
   return {
     lineage,
     below: (id) => descendants.get(id) ?? [],
-    traits: (id) =>
+    traits: remembering((id) =>
       [...lineage(id)]
         .reverse()
         .reduce<Traits>((all, one) => ({ ...all, ...byId.get(one)?.traits }), {}),
+    ),
   };
 }

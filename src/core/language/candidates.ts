@@ -48,11 +48,9 @@ const GENERAL = stemSet(
   'all big large huge giant enormous small tiny little some many every one turn go get come came look start keep stay become be is are was were have has had do in on at of to from with by for and or the a an it they them then that up off out down plant tree bush shrub',
 );
 
-function tellingOf(tokens: readonly Token[], positions: readonly number[]): readonly number[] {
-  return positions.filter((i) => {
-    const token = tokens[i];
-    return token && !namesPart(token) && !NEGATORS.has(token.stem) && !GENERAL.has(token.stem);
-  });
+function tells(token: Token | undefined): boolean {
+  if (!token) return false;
+  return !namesPart(token) && !NEGATORS.has(token.stem) && !GENERAL.has(token.stem);
 }
 
 /** Asked about for its own sake, never as a sign: see careTopics.ts. */
@@ -87,18 +85,22 @@ function sortOf({ kind, part }: Finding, negates: boolean, value: boolean): Cand
 }
 
 /** Words that stand between those of a phrase. */
-function betweenOf(tokens: readonly Token[], positions: readonly number[]) {
-  const [first, last] = [Math.min(...positions), Math.max(...positions)];
+function betweenOf(
+  tokens: readonly Token[],
+  { positions, first, last }: PhraseMatch<Finding>,
+): number {
   let between = 0;
   for (let i = first + 1; i < last; i++) {
     const stemHere = tokens[i]?.stem ?? '';
     if (!positions.includes(i) && !GENERAL.has(stemHere) && !NEGATORS.has(stemHere)) between++;
   }
-  return { gap: last - first + 1 - positions.length, between };
+  return between;
 }
 
-const anyOf = (flags: readonly boolean[], positions: readonly number[]): boolean =>
-  positions.some((position) => flags[position] === true);
+function anyOf(flags: readonly boolean[], positions: readonly number[]): boolean {
+  for (const position of positions) if (flags[position] === true) return true;
+  return false;
+}
 
 /** Words whose report does not count, whatever is read in them. */
 function isNoReport(
@@ -117,39 +119,42 @@ export function toCandidate(
   tokens: readonly Token[],
   stance: Stance,
   { wholes, fruits }: Naming,
-  { phrase, positions, far }: PhraseMatch<Finding>,
+  match: PhraseMatch<Finding>,
   canTell: boolean,
 ): Candidate | null {
+  const { phrase, positions, first, last, far } = match;
   const finding = phrase.target;
   if (isNoReport(finding, tokens, positions, stance)) return null;
   if (finding.kind !== 'context' && anyOf(wholes, positions)) return null;
-  const [first, last] = [tokens[Math.min(...positions)], tokens[Math.max(...positions)]];
-  if (!first || !last) return null;
-  const telling = tellingOf(tokens, positions);
+  const [opens, closes] = [tokens[first], tokens[last]];
+  if (!opens || !closes) return null;
+  const allTell = positions.every((i) => tells(tokens[i]));
+  const telling = allTell ? positions : positions.filter((i) => tells(tokens[i]));
   const told = { needsPart: phrase.needsPart, namesFruit: anyOf(fruits, positions) };
   const doubted = anyOf(stance.doubted, positions);
-  const value = phrase.negates || stance.denied[Math.max(...positions)] !== true;
+  const value = phrase.negates || stance.denied[last] !== true;
   const thin = far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length);
   const offPart = !fitsPart(finding, tokens, positions, told);
   const offMarks = finding.kind !== 'context' && !fitsMarks(tokens, positions, telling);
   const offPlant = !canTell && !isToldPlainly(tokens, finding, positions, telling);
-  const { gap, between } = betweenOf(tokens, positions);
   return {
     finding: finding.id,
     target: finding,
     value,
     doubted,
     sure: doubted || far ? DOUBTFUL : sureOf(positions.length),
-    span: { start: first.start, end: last.end },
-    sentence: first.sentence,
+    span: { start: opens.start, end: closes.end },
+    sentence: opens.sentence,
     sort: sortOf(finding, phrase.negates, value),
     positions,
+    first,
+    last,
     telling,
     group: finding.group,
     far,
     negates: phrase.negates,
-    gap,
-    between,
+    gap: last - first + 1 - positions.length,
+    between: betweenOf(tokens, match),
     thin,
     offPart,
     offMarks,

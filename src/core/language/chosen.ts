@@ -1,6 +1,6 @@
 import type { FindingId } from '../knowledge/schema/common.ts';
 import { DOUBTFUL, isQuestionOfCare, type Candidate } from './candidates.ts';
-import { chanceOf, describeReadings, type Described, type Heed, type Traits } from './plausible.ts';
+import { describeReadings, type Described, type Heed } from './plausible.ts';
 import type { Span } from './tokens.ts';
 import type { Told, WordModel } from './wordModel.ts';
 
@@ -50,27 +50,22 @@ const byPhraseAlone = ({ numberOf }: WordModel): ((one: Candidate) => boolean) =
   return ({ target }) => isQuestionOfCare(target) || !numberOf.has(target.id);
 };
 
-/** The readings that are worth it with their traits, but for what is heard by phrases alone. */
-export function describedOf(
-  all: ToJudge,
-  isWorth: (traits: Traits) => boolean,
-): readonly Described[] {
+/** The readings that are right with so much chance at least, but for what is heard by phrases alone. */
+export function describedOf(all: ToJudge, leastChance: number): readonly Described[] {
   const alone = byPhraseAlone(all.model);
   const told = all.candidates.filter((one) => !alone(one));
   const heed = { ...all, reports: all.stance.reports };
-  return describeReadings(all.model, all.sentences, told, heed, isWorth);
+  return describeReadings(all.model, all.sentences, told, heed, leastChance);
 }
 
 /** The readings that are likely right, each as sure as it is likely. */
 export function likelyReadings(all: ToJudge): readonly Chosen[] {
   const { model, kept, stance } = all;
-  const isLikely = (traits: Traits): boolean => chanceOf(model, traits) >= LEAST_CHANCE;
-  const described = describedOf(all, isLikely);
+  const described = describedOf(all, LEAST_CHANCE);
   const phrased = new Set(
     described.flatMap(({ candidate, finding }) => (candidate ? finding : [])),
   );
-  const likely = described.flatMap(({ finding, value, candidate, span, traits }): Chosen[] => {
-    const chance = chanceOf(model, traits);
+  const likely = described.flatMap(({ finding, value, candidate, span, chance }): Chosen[] => {
     const told = all.implied(finding).some((one) => one !== finding && phrased.has(one));
     if (candidate === null && told && chance < LEAST_SPECIAL) return [];
     const doubted = candidate ? candidate.doubted : stance.doubts(span);

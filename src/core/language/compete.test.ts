@@ -10,6 +10,8 @@ function reading(name: string, places: readonly number[], rest: Partial<Reading>
     finding: id(name),
     sort: 'seen',
     positions: places,
+    first: Math.min(...places),
+    last: Math.max(...places),
     telling: places,
     far: false,
     sentence: 0,

@@ -5,8 +5,10 @@ export interface Reading {
   readonly finding: FindingId;
   /** Only readings of one sort compete: what happened, what stands around, what is there and what is not. */
   readonly sort: 'context' | 'around' | 'seen' | 'denied' | 'lacking';
-  /** Places of its words in the token list. */
+  /** Places of its words in the token list, the least and the greatest of them. */
   readonly positions: readonly number[];
+  readonly first: number;
+  readonly last: number;
   /** Those of them that tell it from others: no word for a part of the plant, no denial. */
   readonly telling: readonly number[];
   readonly far: boolean;
@@ -32,16 +34,37 @@ const LEAST_COMMON = 0.01;
 /** Worth of a unit of log-odds by all words of the sentence. */
 const WORDS = 0.5;
 
+const totalOf = (places: readonly number[], rarity: Weights['rarity']): number => {
+  let sum = 0;
+  for (const place of places) sum += rarity(place);
+  return sum;
+};
+
 function weigh(reading: Reading, { rarity, common, odds }: Weights): number {
-  const { finding, positions, telling } = reading;
-  const stretch = Math.max(...positions) - Math.min(...positions) + 1;
+  const { finding, positions, telling, first, last } = reading;
   return (
-    telling.reduce((sum, place) => sum + rarity(place), 0) +
+    totalOf(telling, rarity) +
     PART_WORD * (positions.length - telling.length) -
-    GAP * (stretch - positions.length) +
+    GAP * (last - first + 1 - positions.length) +
     WORDS * odds(reading) +
     COMMONNESS * Math.log(Math.max(LEAST_COMMON, common(finding)))
   );
+}
+
+/** What stands near each other first, then what weighs more; of equals the earlier one. */
+function weightiestFirst<R extends Reading>(
+  readings: readonly R[],
+  weights: Weights,
+): readonly R[] {
+  const sorted = (some: readonly R[]): readonly R[] =>
+    some
+      .map((reading) => ({ reading, weight: weigh(reading, weights) }))
+      .sort((a, b) => b.weight - a.weight)
+      .map(({ reading }) => reading);
+  return [
+    ...sorted(readings.filter(({ far }) => !far)),
+    ...sorted(readings.filter(({ far }) => far)),
+  ];
 }
 
 /**
@@ -57,24 +80,28 @@ export function withoutClaimedWords<R extends Reading>(
   const related = (a: FindingId, b: FindingId): boolean =>
     a === b || implied(a).includes(b) || implied(b).includes(a);
   const isClaimed = (place: number, reading: R): boolean =>
-    (claims.get(place) ?? []).some(
-      (owner) => owner.sort === reading.sort && !related(owner.finding, reading.finding),
-    );
-  const total = (places: readonly number[]): number =>
-    places.reduce((sum, place) => sum + rarity(place), 0);
+    claims
+      .get(place)
+      ?.some((owner) => owner.sort === reading.sort && !related(owner.finding, reading.finding)) ??
+    false;
   const kept = new Set<R>();
-  const weighed = readings.map((reading) => ({ reading, weight: weigh(reading, weights) }));
-  for (const { reading } of weighed.sort(
-    (a, b) => Number(a.reading.far) - Number(b.reading.far) || b.weight - a.weight,
-  )) {
-    const own = reading.telling.filter((place) => !isClaimed(place, reading));
-    if (
-      reading.telling.length > 0 &&
-      (reading.far ? own.length < reading.telling.length : 2 * total(own) <= total(reading.telling))
-    )
-      continue;
+  for (const reading of weightiestFirst(readings, weights)) {
+    const { telling, far } = reading;
+    let [owned, worth, whole] = [0, 0, 0];
+    for (const place of telling) {
+      whole += rarity(place);
+      if (isClaimed(place, reading)) continue;
+      owned++;
+      worth += rarity(place);
+    }
+    const losesMost = owned < telling.length && (far || 2 * worth <= whole);
+    if (losesMost) continue;
     kept.add(reading);
-    for (const place of reading.telling) claims.set(place, [...(claims.get(place) ?? []), reading]);
+    for (const place of telling) {
+      const owners = claims.get(place);
+      if (owners) owners.push(reading);
+      else claims.set(place, [reading]);
+    }
   }
   return readings.filter((reading) => kept.has(reading));
 }

@@ -151,14 +151,14 @@ function listen(ear: Ear, model: WordModel | null, text: string, plant: PlantId 
   const about = plant ?? (meant.length === 1 ? meant[0]?.plant : undefined);
   const understood = about === undefined ? undefined : ear.understood(about);
   const canTell = (id: FindingId): boolean => told?.has(id) ?? true;
-  const read = ear
-    .phrases(spoken, understood)
-    // What can be told of the plant is asked first, as most matches are of other plants.
-    .filter(
-      ({ phrase, positions }) => positions.length >= TELLS_PLAINLY || canTell(phrase.target.id),
-    )
-    .map((match) => toCandidate(spoken, stance, naming, match, canTell(match.phrase.target.id)))
-    .filter((candidate) => candidate !== null);
+  const read: Candidate[] = [];
+  for (const match of ear.phrases(spoken, understood)) {
+    const fitsPlant = canTell(match.phrase.target.id);
+    // Most matches are of other plants.
+    if (!fitsPlant && match.positions.length < TELLS_PLAINLY) continue;
+    const candidate = toCandidate(spoken, stance, naming, match, fitsPlant);
+    if (candidate) read.push(candidate);
+  }
   const seen = read.some(({ fits, target, value }) => fits && value && target.kind !== 'context');
   const candidates = seen ? withoutUnasked(read, text, spoken, stance) : read;
   const kept = withoutClaimedWords(
@@ -185,7 +185,7 @@ function listen(ear: Ear, model: WordModel | null, text: string, plant: PlantId 
 
 /** Every reading of a text with its traits, as they are learned from; none of questions of care. */
 export function describeText(ear: Ear, model: WordModel, text: string): readonly Described[] {
-  return describedOf({ ...listen(ear, model, text, null).toJudge, model }, () => true);
+  return describedOf({ ...listen(ear, model, text, null).toJudge, model }, 0);
 }
 
 /**

@@ -123,13 +123,17 @@ export function fitsPart(
   const allowed = finding.kind === 'context' ? null : TOLD_ON[finding.part];
   // One word alone ("holes") needs its part; more words name an insect or a growth well enough.
   if (allowed === null || (isAnywhere(finding) && positions.length > 1 && !needsPart)) return true;
-  const [first, last] = [Math.min(...positions), Math.max(...positions)];
-  const fits = (region: Region | null): boolean =>
-    region === null ? !needsPart : allowed.includes(region);
-  const parts = (region: Region | null): boolean => region !== null && !fits(region);
-  for (let i = first + 1; i < last; i++)
-    if (!positions.includes(i) && parts(regionOf(tokens[i]))) return false;
-  return (
-    positions.some((i) => namesPart(tokens[i])) || fits(spokenOf(tokens, first, last, namesFruit))
-  );
+  let [first, last, named] = [Infinity, -Infinity, false];
+  for (const position of positions) {
+    first = Math.min(first, position);
+    last = Math.max(last, position);
+    named ||= namesPart(tokens[position]);
+  }
+  for (let i = first + 1; i < last; i++) {
+    const region = positions.includes(i) ? null : regionOf(tokens[i]);
+    if (region !== null && !allowed.includes(region)) return false;
+  }
+  if (named) return true;
+  const region = spokenOf(tokens, first, last, namesFruit);
+  return region === null ? !needsPart : allowed.includes(region);
 }

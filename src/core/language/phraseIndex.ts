@@ -1,11 +1,15 @@
 import { remembering } from '../remembering.ts';
 import type { Phrase } from './phrase.ts';
+import { NOWHERE, Presence, SEVERAL } from './presence.ts';
 import type { Token } from './tokens.ts';
 
 /** A place where a phrase was found: positions in the token list, in the order of the phrase's terms. */
 export interface PhraseMatch<Target> {
   readonly phrase: Phrase<Target>;
   readonly positions: readonly number[];
+  /** The least and the greatest of them. */
+  readonly first: number;
+  readonly last: number;
   /** Its parts stand further from each other than the phrase asks, or one of them is only understood. */
   readonly far: boolean;
 }
@@ -39,51 +43,30 @@ export function countUses<Target>(phrases: readonly Phrase<Target>[]): Uses {
   return uses;
 }
 
-/** A phrase with its terms by number, equal terms of all phrases being one, and the term that it is looked up by. */
+/** No term. */
+const NONE = -1;
+
+/** A phrase with its terms by number, equal terms of all phrases being one. */
 interface Anchored<Target> {
   readonly phrase: Phrase<Target>;
   readonly terms: readonly number[];
+  /** Place of the term that it is looked up by. */
   readonly anchorTerm: number;
+  /** The other terms, those whose words stand in the fewest phrases first. */
+  readonly others: readonly number[];
 }
 
-/** Tells by which term a phrase is looked up: the one whose words stand in the fewest other phrases. */
-function makeRarestTerm<Target>(uses: Uses): (phrase: Phrase<Target>) => number {
+/** Tells the places of the terms of a phrase, those whose words stand in the fewest other phrases first. */
+function makeRarestFirst<Target>(uses: Uses): (phrase: Phrase<Target>) => readonly number[] {
   const countOf = remembering((term: ReadonlySet<string>): number => {
     let count = 0;
     for (const word of term) count += uses.get(word) ?? 0;
     return count;
   });
   return ({ terms }) => {
-    let best = 0;
-    terms.forEach((term, i) => {
-      if (countOf(term) < countOf(terms[best] ?? term)) best = i;
-    });
-    return best;
+    const counts = terms.map(countOf);
+    return terms.map((_, i) => i).sort((a, b) => (counts[a] ?? 0) - (counts[b] ?? 0));
   };
-}
-
-/** Which terms stand in the sentence that was looked at last; one table for all, as there are thousands. */
-class Presence {
-  readonly #termsOf: ReadonlyMap<string, Int32Array>;
-  readonly #stamps: Int32Array;
-  #stamp = 0;
-
-  constructor(termsOf: ReadonlyMap<string, Int32Array>, count: number) {
-    this.#termsOf = termsOf;
-    this.#stamps = new Int32Array(count);
-  }
-
-  read(tokens: readonly Token[], from: number, to: number): void {
-    this.#stamp++;
-    for (let i = from; i < to; i++) {
-      const terms = this.#termsOf.get(tokens[i]?.stem ?? '');
-      for (let k = 0; k < (terms?.length ?? 0); k++) this.#stamps[terms?.[k] ?? 0] = this.#stamp;
-    }
-  }
-
-  has(term: number): boolean {
-    return this.#stamps[term] === this.#stamp;
-  }
 }
 
 /** Nearest free position of a term around the anchor, inside its sentence, the later of two; null when there is none. */
@@ -131,60 +114,69 @@ function matchAround<Target>(
   anchor: number,
   presence: Presence,
 ): PhraseMatch<Target> | null {
-  const taken = [anchor];
+  const reach = phrase.reach + FURTHER;
   const positions: number[] = [];
   let [first, last] = [anchor, anchor];
-  for (const [i, words] of phrase.terms.entries()) {
-    // What is not there at all was let through as understood.
-    if (i !== anchorTerm && !presence.has(terms[i] ?? -1)) continue;
-    const position =
-      i === anchorTerm ? anchor : nearest(tokens, words, anchor, phrase.reach + FURTHER, taken);
+  for (let i = 0; i < terms.length; i++) {
+    const words = phrase.terms[i];
+    let position: number | null = anchor;
+    if (i !== anchorTerm) {
+      const place = presence.placeOf(terms[i] ?? NONE);
+      // What is not there at all was let through as understood.
+      if (!words || place === NOWHERE) continue;
+      if (place === SEVERAL) position = nearest(tokens, words, anchor, reach, positions);
+      else position = Math.abs(place - anchor) < reach && !positions.includes(place) ? place : null;
+      if (position === anchor) return null;
+    }
     if (position === null) return null;
     if (phrase.ordered && position < (positions.at(-1) ?? 0)) return null;
     positions.push(position);
-    taken.push(position);
     first = Math.min(first, position);
     last = Math.max(last, position);
   }
   const words = stretch(tokens, first, last);
-  if (words >= phrase.reach + FURTHER || isForbidden(tokens, phrase, first, last)) return null;
-  return { phrase, positions, far: positions.length < terms.length || words >= phrase.reach };
+  if (words >= reach || isForbidden(tokens, phrase, first, last)) return null;
+  const far = positions.length < terms.length || words >= phrase.reach;
+  return { phrase, positions, first, last, far };
 }
 
-/** Phrases by the words that they are looked up by, a list for each term, and what terms each stem belongs to. */
+/** Phrases that are looked up by one term. */
+interface Entries<Target> {
+  readonly list: readonly Anchored<Target>[];
+  /** The first of the other terms of each, or NONE: side by side, as most phrases are dropped by it. */
+  readonly seconds: Int32Array;
+}
+
 interface Tables<Target> {
-  readonly anchored: ReadonlyMap<string, readonly (readonly Anchored<Target>[])[]>;
-  readonly termsOf: ReadonlyMap<string, Int32Array>;
-  /** How many terms there are. */
-  readonly count: number;
+  /** Phrases by the words that they are looked up by. */
+  readonly anchored: ReadonlyMap<string, readonly Entries<Target>[]>;
+  /** Terms by their numbers. */
+  readonly terms: readonly ReadonlySet<string>[];
 }
 
 function buildTables<Target>(phrases: readonly Phrase<Target>[], uses: Uses): Tables<Target> {
-  const rarestTerm = makeRarestTerm<Target>(uses);
+  const rarestFirst = makeRarestFirst<Target>(uses);
   const numbers = new Map<ReadonlySet<string>, number>();
-  const termsOf = new Map<string, number[]>();
   const numberOf = (term: ReadonlySet<string>): number => {
     const known = numbers.get(term);
     if (known !== undefined) return known;
-    const number = numbers.size;
-    numbers.set(term, number);
-    for (const word of term) push(termsOf, word, number);
-    return number;
+    numbers.set(term, numbers.size);
+    return numbers.size - 1;
   };
   const byTerm = new Map<ReadonlySet<string>, Anchored<Target>[]>();
   for (const phrase of phrases) {
-    const anchorTerm = rarestTerm(phrase);
+    const [anchorTerm = 0, ...rest] = rarestFirst(phrase);
     const term = phrase.terms[anchorTerm];
-    const entry = { phrase, terms: phrase.terms.map(numberOf), anchorTerm };
+    const terms = phrase.terms.map(numberOf);
+    const entry = { phrase, terms, anchorTerm, others: rest.map((i) => terms[i] ?? -1) };
     if (term) push(byTerm, term, entry);
   }
-  const anchored = new Map<string, Anchored<Target>[][]>();
-  for (const [term, entries] of byTerm) for (const word of term) push(anchored, word, entries);
-  return {
-    anchored,
-    count: numbers.size,
-    termsOf: new Map([...termsOf].map(([word, list]) => [word, Int32Array.from(list)])),
-  };
+  const anchored = new Map<string, Entries<Target>[]>();
+  for (const [term, list] of byTerm) {
+    const seconds = Int32Array.from(list, ({ others }) => others[0] ?? NONE);
+    for (const word of term) push(anchored, word, { list, seconds });
+  }
+  return { anchored, terms: [...numbers.keys()] };
 }
 
 function push<K, V>(lists: Map<K, V[]>, key: K, value: V): void {
@@ -197,22 +189,15 @@ const NOTHING: ReadonlySet<string> = new Set();
 
 /** First positions of the sentences of a token list, and its length. */
 function sentenceStarts(tokens: readonly Token[]): readonly number[] {
-  const starts = tokens.flatMap(({ sentence }, i) =>
-    i === 0 || sentence !== tokens[i - 1]?.sentence ? [i] : [],
-  );
-  return [...starts, tokens.length];
+  const starts: number[] = [];
+  for (let i = 0; i < tokens.length; i++)
+    if (i === 0 || tokens[i]?.sentence !== tokens[i - 1]?.sentence) starts.push(i);
+  starts.push(tokens.length);
+  return starts;
 }
 
-/** Whether every term of a phrase stands in the sentence or goes without saying. */
-function mayMatch<Target>(
-  { terms }: Anchored<Target>,
-  presence: Presence,
-  understood: ReadonlySet<number>,
-): boolean {
-  for (let i = 0; i < terms.length; i++) {
-    const term = terms[i] ?? -1;
-    if (!presence.has(term) && !understood.has(term)) return false;
-  }
+function isAllMeant<Target>({ others }: Anchored<Target>, presence: Presence): boolean {
+  for (let i = 1; i < others.length; i++) if (!presence.isMeant(others[i] ?? NONE)) return false;
   return true;
 }
 
@@ -225,22 +210,27 @@ export function buildPhraseIndex<Target>(
   phrases: readonly Phrase<Target>[],
   uses: Uses = countUses(phrases),
 ): PhraseIndex<Target> {
-  const { anchored, termsOf, count } = buildTables(phrases, uses);
-  const presence = new Presence(termsOf, count);
+  const { anchored, terms } = buildTables(phrases, uses);
+  const presence = new Presence(terms);
   return (tokens, understood = NOTHING) => {
-    const implied = new Set([...understood].flatMap((word) => [...(termsOf.get(word) ?? [])]));
     const found: PhraseMatch<Target>[] = [];
     const starts = sentenceStarts(tokens);
+    const lookUp = (anchor: number, { list, seconds }: Entries<Target>): void => {
+      for (let k = 0; k < seconds.length; k++) {
+        const second = seconds[k] ?? NONE;
+        if (second !== NONE && !presence.isMeant(second)) continue;
+        const entry = list[k];
+        if (!entry || !isAllMeant(entry, presence)) continue;
+        const match = matchAround(tokens, entry, anchor, presence);
+        if (match) found.push(match);
+      }
+    };
     for (let s = 0; s + 1 < starts.length; s++) {
       const [from, to] = [starts[s] ?? 0, starts[s + 1] ?? 0];
-      presence.read(tokens, from, to);
+      presence.read(tokens, from, to, understood);
       for (let anchor = from; anchor < to; anchor++)
         for (const entries of anchored.get(tokens[anchor]?.stem ?? '') ?? [])
-          for (const entry of entries) {
-            if (!mayMatch(entry, presence, implied)) continue;
-            const match = matchAround(tokens, entry, anchor, presence);
-            if (match) found.push(match);
-          }
+          lookUp(anchor, entries);
     }
     return found;
   };

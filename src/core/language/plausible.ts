@@ -28,90 +28,123 @@ export interface Heed {
   readonly reports: (span: Span) => boolean;
 }
 
-/** Traits of a reading by name; only numbers, so that their weighted sum is its log-odds. */
-export type Traits = Readonly<Record<string, number>>;
-
-/** Words are worth a reading of their own from these log-odds. */
-const LEAST_ODDS = -2.5;
 const LEAST_COMMON = 0.003;
-const MOST_RANKS = 5;
-const RANKED = 10;
 
-const num = (flag: boolean): number => (flag ? 1 : 0);
-const least = (limit: number, value: number): number => Math.min(limit, value);
+const num = (flag: boolean | undefined): number => (flag === true ? 1 : 0);
+
+const rarityOf = ({ telling }: Candidate, heed: Heed): number => {
+  let sum = 0;
+  for (const place of telling) sum += heed.rarity(place);
+  return sum;
+};
 
 /** The candidate that says most: what was kept, then what fits, near before far, then the rarest words. */
 function bestOf(candidates: readonly Candidate[], heed: Heed): Candidate | null {
-  const rarity = ({ telling }: Candidate): number =>
-    telling.reduce((sum, place) => sum + heed.rarity(place), 0);
-  const rank = (one: Candidate): number =>
-    8 * num(heed.kept.has(one)) + 4 * num(one.fits) + 2 * num(!one.far) + rarity(one) / 100;
   let [best, most]: [Candidate | null, number] = [null, -Infinity];
   for (const one of candidates) {
-    const ranked = rank(one);
+    const ranked =
+      8 * num(heed.kept.has(one)) +
+      4 * num(one.fits) +
+      2 * num(!one.far) +
+      rarityOf(one, heed) / 100;
     if (ranked > most) [best, most] = [one, ranked];
   }
   return best;
 }
 
-interface Sentence {
-  readonly told: Told;
-  /** Log-odds of the likeliest findings, downwards. */
-  readonly leading: readonly number[];
+/** What is known of one reading. */
+interface Facts {
+  readonly value: boolean;
+  readonly best: Candidate | null;
+  readonly kept: number;
+  readonly phrases: number;
+  readonly fitting: number;
+  /** Log-odds by the words of the sentence. */
+  readonly odds: number;
+  readonly leading: Float64Array;
+  readonly rarity: number;
+  readonly common: number;
+  /** Words of the sentence. */
+  readonly length: number;
 }
 
-function traitsOf(
+function factsOf(
   { finding, value, candidates }: Group,
   best: Candidate | null,
-  { told, leading }: Sentence,
+  told: Told,
   heed: Heed,
-): Traits {
-  const odds = told.oddsOf(finding);
-  const kept = num(candidates.some((one) => heed.kept.has(one)));
-  const phrased = num(best !== null);
+): Facts {
+  let [kept, fitting] = [0, 0];
+  for (const one of candidates) {
+    if (one.fits) fitting++;
+    if (heed.kept.has(one)) kept = 1;
+  }
   return {
+    value,
+    best,
     kept,
-    fits: num(candidates.some((one) => one.fits)),
-    phrased,
-    phrases: Math.log(1 + candidates.length),
-    fitting: Math.log(1 + candidates.filter((one) => one.fits).length),
-    words: odds,
-    wordsPhrased: odds * phrased,
-    wordsKept: odds * kept,
-    rank: least(MOST_RANKS, leading.filter((one) => one > odds).length),
-    lead: odds - (leading[0] ?? odds),
-    telling: least(4, best?.telling.length ?? 0),
-    rarity: (best?.telling ?? []).reduce((sum, place) => sum + heed.rarity(place), 0) / 5,
-    between: least(5, best?.between ?? 0),
-    gap: least(6, best?.gap ?? 0),
-    far: num(best?.far ?? false),
-    offPart: num(best?.offPart ?? false),
-    offMarks: num(best?.offMarks ?? false),
-    thin: num(best?.thin ?? false),
-    offPlant: num(best?.offPlant ?? false),
-    common: Math.log(Math.max(LEAST_COMMON, heed.common(finding))),
-    denied: num(!value),
-    deniedKept: kept * num(!value),
-    deniedWords: odds * num(!value),
-    negates: num(best?.negates ?? false),
-    context: num(best?.sort === 'context'),
-    around: num(best?.sort === 'around'),
-    length: least(25, told.words.length) / 10,
+    phrases: candidates.length,
+    fitting,
+    odds: told.oddsOf(finding),
+    leading: told.leading,
+    rarity: best ? rarityOf(best, heed) : 0,
+    common: heed.common(finding),
+    length: told.words.length,
   };
 }
 
-/** The greatest numbers of a list, downwards. */
-function greatest(numbers: Float64Array, count: number): readonly number[] {
-  const top: number[] = [];
-  for (let i = 0; i < numbers.length; i++) {
-    const one = numbers[i] ?? 0;
-    if (top.length === count && one <= (top[count - 1] ?? 0)) continue;
-    let at = top.length;
-    while (at > 0 && one > (top[at - 1] ?? 0)) at--;
-    top.splice(at, 0, one);
-    if (top.length > count) top.pop();
-  }
-  return top;
+function rankOf({ odds, leading }: Facts): number {
+  let rank = 0;
+  while ((leading[rank] ?? -Infinity) > odds) rank++;
+  return rank;
+}
+
+/** Traits of a reading, numbers whose weighted sum is its log-odds. */
+const TRAITS: readonly (readonly [string, (facts: Facts) => number])[] = [
+  ['kept', ({ kept }) => kept],
+  ['fits', ({ fitting }) => num(fitting > 0)],
+  ['phrased', ({ best }) => num(best !== null)],
+  ['phrases', ({ phrases }) => Math.log(1 + phrases)],
+  ['fitting', ({ fitting }) => Math.log(1 + fitting)],
+  ['words', ({ odds }) => odds],
+  ['wordsPhrased', ({ odds, best }) => (best ? odds : 0)],
+  ['wordsKept', ({ odds, kept }) => odds * kept],
+  ['rank', rankOf],
+  ['lead', ({ odds, leading }) => odds - (leading[0] ?? odds)],
+  ['telling', ({ best }) => Math.min(4, best?.telling.length ?? 0)],
+  ['rarity', ({ rarity }) => rarity / 5],
+  ['between', ({ best }) => Math.min(5, best?.between ?? 0)],
+  ['gap', ({ best }) => Math.min(6, best?.gap ?? 0)],
+  ['far', ({ best }) => num(best?.far)],
+  ['offPart', ({ best }) => num(best?.offPart)],
+  ['offMarks', ({ best }) => num(best?.offMarks)],
+  ['thin', ({ best }) => num(best?.thin)],
+  ['offPlant', ({ best }) => num(best?.offPlant)],
+  ['common', ({ common }) => Math.log(Math.max(LEAST_COMMON, common))],
+  ['denied', ({ value }) => num(!value)],
+  ['deniedKept', ({ value, kept }) => (value ? 0 : kept)],
+  ['deniedWords', ({ value, odds }) => (value ? 0 : odds)],
+  ['negates', ({ best }) => num(best?.negates)],
+  ['context', ({ best }) => num(best?.sort === 'context')],
+  ['around', ({ best }) => num(best?.sort === 'around')],
+  ['length', ({ length }) => Math.min(25, length) / 10],
+];
+
+/** Names of the traits of a reading. */
+export const TRAIT_NAMES: readonly string[] = TRAITS.map(([name]) => name);
+
+/** Tells the chance that a reading is right; the weight of `always` counts for all readings. */
+function makeChanceOf(weights: ReadonlyMap<string, number>): (facts: Facts) => number {
+  const always = weights.get('always') ?? 0;
+  const weighed = TRAITS.flatMap(([name, trait]) => {
+    const weight = weights.get(name) ?? 0;
+    return weight === 0 ? [] : [{ weight, trait }];
+  });
+  return (facts) => {
+    let odds = always;
+    for (const { weight, trait } of weighed) odds += weight * trait(facts);
+    return 1 / (1 + Math.exp(-odds));
+  };
 }
 
 /** The stretch of a sentence whose words tell most of a finding. */
@@ -149,56 +182,54 @@ export interface Described {
   /** The best candidate; null where only the words of the sentence tell. */
   readonly candidate: Candidate | null;
   readonly span: Span;
-  readonly traits: Traits;
+  /** Chance that it is right. */
+  readonly chance: number;
+  /** Its traits in the order of {@link TRAIT_NAMES}. */
+  readonly traits: () => readonly number[];
 }
 
 /** Findings that no phrase told of but the words of the sentence do. */
 function toldByWords(
   model: WordModel,
   sentence: number,
-  { odds }: Told,
+  { likely }: Told,
   phrased: ReadonlySet<FindingId>,
   heed: Heed,
 ): readonly Group[] {
   const groups: Group[] = [];
-  for (let f = 0; f < odds.length; f++) {
-    const finding = (odds[f] ?? 0) > LEAST_ODDS ? model.findings[f] : undefined;
+  for (const f of likely) {
+    const finding = model.findings[f];
     if (finding === undefined || phrased.has(finding) || !heed.canTell(finding)) continue;
     groups.push({ finding, value: true, sentence, candidates: [] });
   }
   return groups;
 }
 
-/** The readings of a text whose traits are worth it: what a phrase heard, well or badly, and what the words of a sentence tell. */
+/** The readings of a text that are right with so much chance at least: what a phrase heard, well or badly, and what the words of a sentence tell. */
 export function describeReadings(
   model: WordModel,
   sentences: ReadonlyMap<number, Told>,
   candidates: readonly Candidate[],
   heed: Heed,
-  isWorth: (traits: Traits) => boolean,
+  leastChance: number,
 ): readonly Described[] {
   const groups = groupsOf(candidates);
-  return [...sentences].flatMap(([number, told]) => {
-    const leading = greatest(told.odds, RANKED);
+  const chanceOf = makeChanceOf(model.readings);
+  const described: Described[] = [];
+  for (const [number, told] of sentences) {
     const own = groups.get(number) ?? [];
     const phrased = new Set(own.map(({ finding }) => finding));
-    const all = [...own, ...toldByWords(model, number, told, phrased, heed)];
-    return all.flatMap((group): Described[] => {
+    for (const group of [...own, ...toldByWords(model, number, told, phrased, heed)]) {
       const { finding, value } = group;
       const best = bestOf(group.candidates, heed);
-      const traits = traitsOf(group, best, { told, leading }, heed);
-      if (!isWorth(traits)) return [];
+      const facts = factsOf(group, best, told, heed);
+      const chance = chanceOf(facts);
+      if (chance < leastChance) continue;
       const span = best?.span ?? spanOf(told, model.numberOf.get(finding) ?? -1);
-      if (!span || (best === null && !heed.reports(span))) return [];
-      return [{ finding, value, candidate: best, span, traits }];
-    });
-  });
-}
-
-/** Chance that a reading with these traits is right. */
-export function chanceOf({ readings }: Pick<WordModel, 'readings'>, traits: Traits): number {
-  let odds = 0;
-  // What is no trait, as `always`, counts for all readings.
-  for (const [name, weight] of readings) odds += weight * (traits[name] ?? 1);
-  return 1 / (1 + Math.exp(-odds));
+      if (!span || (best === null && !heed.reports(span))) continue;
+      const traits = () => TRAITS.map(([, trait]) => trait(facts));
+      described.push({ finding, value, candidate: best, span, chance, traits });
+    }
+  }
+  return described;
 }

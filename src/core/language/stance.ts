@@ -117,17 +117,19 @@ function opensDoubt(tokens: readonly Token[], i: number): boolean {
   return here === 'could' && after === 'be';
 }
 
+const namesCulprit = (tokens: readonly Token[], i: number): boolean =>
+  [1, 2, 3].some((step) => NAMES_CULPRIT.has(stemAt(tokens, i + step)));
+
+const HAVE = stem('have');
+
 function opensTheory(tokens: readonly Token[], i: number): boolean {
   const [before, here, after] = [stemAt(tokens, i - 1), stemAt(tokens, i), stemAt(tokens, i + 1)];
   if (ACCUSES.has(here)) return !NEGATORS.has(before);
-  if (THEORY.has(here))
-    return (
-      !NEGATORS.has(before) && [1, 2, 3].some((step) => NAMES_CULPRIT.has(stemAt(tokens, i + step)))
-    );
+  if (THEORY.has(here)) return !NEGATORS.has(before) && namesCulprit(tokens, i);
   // What somebody or something looks for was not seen.
-  if (SEARCH.has(here) && ['for', 'after'].includes(after)) return true;
-  if (here === 'is' && ['it', 'this', 'that'].includes(after)) return true;
-  return here === 'must' && ['be', stem('have')].includes(after);
+  if (SEARCH.has(here) && (after === 'for' || after === 'after')) return true;
+  if (here === 'is' && (after === 'it' || after === 'this' || after === 'that')) return true;
+  return here === 'must' && (after === 'be' || after === HAVE);
 }
 
 /** Marks the words before `end` back to `reach` of them, a pause or the start of the sentence. */

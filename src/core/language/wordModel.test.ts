@@ -55,6 +55,29 @@ describe('what a sentence tells', () => {
     expect(sentence?.adds(stem('tan'), 0)).toBeCloseTo((2 / length) * 5, 9);
   });
 
+  it('is the sum over its words and what they have in common', () => {
+    const weights = new Map([
+      ['0brown', 5],
+      [stem('edge'), 6],
+    ]);
+    const rarities = new Map([
+      [stem('tan'), 3],
+      ['0brown', 2],
+      [stem('edge'), 2],
+    ]);
+    const words = fc.array(fc.constantFrom('tan', 'brown', 'edges', 'mush', 'leaf'), {
+      minLength: 1,
+    });
+    fc.assert(
+      fc.property(words, (said) => {
+        const shares = sharesOf(said.map(stem), likening, (one) => rarities.get(one));
+        let odds = -4;
+        for (const [word, share] of shares) odds += share * (weights.get(word) ?? 0);
+        expect(told(said.join(' ')).get(0)?.oddsOf(edge)).toBeCloseTo(odds, 9);
+      }),
+    );
+  });
+
   it('is told sentence by sentence', () => {
     const sentences = told('Tan edges. Nothing known here.');
     expect([...sentences.keys()]).toEqual([0, 1]);

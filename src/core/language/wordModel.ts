@@ -5,9 +5,18 @@ import type { WordModelText } from '../knowledge/schema/wordModel.ts';
 
 /** How much one word speaks for findings, by their numbers. */
 interface WordWeights {
+  readonly number: number;
   /** ln of how many sentences there are to one with the word, plus 1. */
   readonly rarity: number;
-  readonly findings: Int32Array;
+  readonly findings: Uint16Array;
+  readonly weights: Float64Array;
+}
+
+/** A stem with all its names together, so that a sentence is summed up in one pass. */
+interface StemWeights {
+  readonly names: readonly WordWeights[];
+  readonly findings: Uint16Array;
+  /** Weights of its names, each times its rarity. */
   readonly weights: Float64Array;
 }
 
@@ -30,9 +39,11 @@ export interface WordModel {
   readonly numberOf: ReadonlyMap<FindingId, number>;
   /** Log-odds of each finding in a sentence without any known word. */
   readonly bias: Float64Array;
-  readonly words: ReadonlyMap<string, WordWeights>;
+  /** Room for counting words, by their numbers; empty between two sentences. */
+  readonly times: Int32Array;
+  /** What a stem tells; undefined for one that nothing was learned of. */
+  readonly stemOf: (stem: string) => StemWeights | undefined;
   readonly readings: ReadonlyMap<string, number>;
-  readonly likening: Likening;
 }
 
 const HUNDREDTHS = 100;
@@ -43,6 +54,33 @@ function pairsOf(text: string): readonly (readonly [string, number])[] {
   return parts.flatMap((word, i) =>
     i % 2 === 0 && word !== '' ? [[word, Number(parts[i + 1]) / HUNDREDTHS] as const] : [],
   );
+}
+
+/** Puts the names of a stem together. */
+function together(names: readonly WordWeights[], count: number): StemWeights {
+  const sums = new Float64Array(count);
+  for (const { rarity, findings, weights } of names)
+    findings.forEach((f, k) => (sums[f] = (sums[f] ?? 0) + rarity * (weights[k] ?? 0)));
+  const findings = Uint16Array.from(sums.keys()).filter((f) => sums[f] !== 0);
+  return { names, findings, weights: Float64Array.from(findings, (f) => sums[f] ?? 0) };
+}
+
+/** Works out what stems tell when they are first said. Of stems without a known name nothing is kept. */
+function makeStemOf(
+  words: ReadonlyMap<string, WordWeights>,
+  likening: Likening,
+  count: number,
+): WordModel['stemOf'] {
+  const made = new Map<string, StemWeights>();
+  return (stem) => {
+    const known = made.get(stem);
+    if (known) return known;
+    const names = likening(stem).flatMap((name) => words.get(name) ?? []);
+    if (names.length === 0) return undefined;
+    const all = together(names, count);
+    made.set(stem, all);
+    return all;
+  };
 }
 
 /** Makes the model ready for use. */
@@ -59,21 +97,24 @@ export function compileWordModel(text: WordModelText, likening: Likening): WordM
       else byWord.set(word, [[f, weight]]);
     }
   });
-  const words = pairsOf(text.words).map(([word, rarity]): [string, WordWeights] => {
+  const words = pairsOf(text.words).map(([word, rarity], number): [string, WordWeights] => {
     const list = byWord.get(word) ?? [];
     const weights = Float64Array.from(list, ([, weight]) => weight);
-    return [word, { rarity, findings: Int32Array.from(list, ([f]) => f), weights }];
+    return [word, { number, rarity, findings: Uint16Array.from(list, ([f]) => f), weights }];
   });
   const findings = entries.map(([id]) => findingIdSchema.parse(id));
   return {
     findings,
     numberOf: new Map(findings.map((id, f) => [id, f])),
     bias,
-    words: new Map(words),
+    times: new Int32Array(words.length),
+    stemOf: makeStemOf(new Map(words), likening, entries.length),
     readings: new Map(Object.entries(text.readings)),
-    likening,
   };
 }
+
+/** What a word is worth that stands so often in a sentence, before all are brought to length 1. */
+const worthOf = (rarity: number, times: number): number => rarity * (1 + Math.log(times));
 
 /** Shares of the words of a sentence and of what they have in common with others: each its rarity times 1 + ln of how often it stands there, together of length 1. */
 export function sharesOf(
@@ -89,7 +130,7 @@ export function sharesOf(
   for (const [one, count] of times) {
     const rarity = rarityOf(one);
     if (rarity === undefined) continue;
-    const share = rarity * (1 + Math.log(count));
+    const share = worthOf(rarity, count);
     shares.set(one, share);
     squares += share * share;
   }
@@ -99,19 +140,29 @@ export function sharesOf(
 
 /** Log-odds of what was not learned. */
 const UNKNOWN_ODDS = -4.5;
+/** Words are worth a reading of their own from these log-odds. */
+const LEAST_ODDS = -2.5;
+/** So many of the likeliest findings are told apart. */
+const LEADING = 5;
 
 /** What the words of one sentence tell. */
 export interface Told {
   readonly words: readonly Token[];
-  /** Log-odds of each finding of the model, by its number. */
-  readonly odds: Float64Array;
+  /** Numbers of the findings that the words alone are worth a reading of. */
+  readonly likely: readonly number[];
+  /** Log-odds of the likeliest findings, downwards. */
+  readonly leading: Float64Array;
   readonly oddsOf: (id: FindingId) => number;
   /** What each word adds for a finding, by its number. */
   readonly adds: (stem: string, finding: number) => number;
 }
 
-/** Adds what a word tells, by its share; the hot loop of hearing. */
-function addTo(odds: Float64Array, { findings, weights }: WordWeights, share: number): void {
+/** Adds what words tell, by their share; the hot loop of hearing. */
+function addTo(
+  odds: Float64Array,
+  { findings, weights }: Pick<WordWeights, 'findings' | 'weights'>,
+  share: number,
+): void {
   const count = findings.length;
   for (let k = 0; k < count; k++) {
     const f = findings[k] ?? 0;
@@ -119,25 +170,66 @@ function addTo(odds: Float64Array, { findings, weights }: WordWeights, share: nu
   }
 }
 
-/** Log-odds of every finding by the words of one sentence. */
-function tellOf(model: WordModel, sentence: readonly Token[]): Told {
-  const stems = sentence.map(({ stem }) => stem);
-  const shares = sharesOf(stems, model.likening, (one) => model.words.get(one)?.rarity);
-  const odds = model.bias.slice();
-  for (const [word, share] of shares) {
-    const known = model.words.get(word);
-    if (known) addTo(odds, known, share);
+/** Puts a number among the greatest, which stand downwards. */
+function placeAmong(greatest: Float64Array, one: number): void {
+  let at = greatest.length - 1;
+  if (one <= (greatest[at] ?? 0)) return;
+  for (; at > 0 && one > (greatest[at - 1] ?? 0); at--) greatest[at] = greatest[at - 1] ?? 0;
+  greatest[at] = one;
+}
+
+/** The names of the words of a sentence and how often each is said, by its number; each time it is said once is added. `times` is for all sentences, and has to be left empty. */
+function countNames(
+  { stemOf, times }: WordModel,
+  sentence: readonly Token[],
+  odds: Float64Array,
+): { readonly said: readonly WordWeights[]; readonly times: Int32Array } {
+  const said: WordWeights[] = [];
+  for (const { stem } of sentence) {
+    const known = stemOf(stem);
+    if (!known) continue;
+    addTo(odds, known, 1);
+    for (const name of known.names) {
+      const before = times[name.number] ?? 0;
+      if (before === 0) said.push(name);
+      times[name.number] = before + 1;
+    }
+  }
+  return { said, times };
+}
+
+/** Log-odds of every finding by the words of one sentence: its words by {@link sharesOf}, those that stand there once in one pass for each stem. `odds` are written. */
+function tellOf(model: WordModel, sentence: readonly Token[], odds: Float64Array): Told {
+  const { said, times } = countNames(model, sentence, odds);
+  const worths: number[] = [];
+  let squares = 0;
+  for (const name of said) {
+    const count = times[name.number] ?? 0;
+    times[name.number] = 0;
+    const worth = worthOf(name.rarity, count);
+    worths.push(worth);
+    squares += worth * worth;
+    if (count > 1) addTo(odds, name, worth - count * name.rarity);
+  }
+  const share = squares > 0 ? 1 / Math.sqrt(squares) : 0;
+  const likely: number[] = [];
+  const leading = new Float64Array(LEADING).fill(-Infinity);
+  for (let f = 0; f < odds.length; f++) {
+    const one = (model.bias[f] ?? 0) + share * (odds[f] ?? 0);
+    odds[f] = one;
+    if (one > LEAST_ODDS) likely.push(f);
+    placeAmong(leading, one);
   }
   return {
     words: sentence,
-    odds,
+    likely,
+    leading,
     oddsOf: (id) => odds[model.numberOf.get(id) ?? -1] ?? UNKNOWN_ODDS,
     adds: (stem, finding) => {
       let sum = 0;
-      for (const one of model.likening(stem)) {
-        const known = model.words.get(one);
-        const at = known?.findings.indexOf(finding) ?? -1;
-        if (at >= 0) sum += (shares.get(one) ?? 0) * (known?.weights[at] ?? 0);
+      for (const name of model.stemOf(stem)?.names ?? []) {
+        const at = name.findings.indexOf(finding);
+        if (at >= 0) sum += share * (worths[said.indexOf(name)] ?? 0) * (name.weights[at] ?? 0);
       }
       return sum;
     },
@@ -155,5 +247,14 @@ export function tellSentences(
     if (list) list.push(token);
     else sentences.set(token.sentence, [token]);
   }
-  return new Map([...sentences].map(([number, words]) => [number, tellOf(model, words)]));
+  // One table for all sentences, as each alone would be a piece of memory of its own.
+  const count = model.bias.length;
+  const table = new Float64Array(count * sentences.size);
+  let next = 0;
+  const told = new Map<number, Told>();
+  for (const [number, words] of sentences) {
+    told.set(number, tellOf(model, words, table.subarray(next, next + count)));
+    next += count;
+  }
+  return told;
 }
