@@ -57,12 +57,16 @@ export function fitsMarks(
   positions: readonly number[],
   telling: readonly number[],
 ): boolean {
-  const is = (words: ReadonlySet<string>, i: number): boolean => words.has(tokens[i]?.stem ?? '');
-  const ofThing = (i: number): boolean => {
-    const thing = thingOf(tokens, i);
-    return thing === null || positions.includes(thing);
-  };
-  if (!telling.every((i) => !is(COLOURS, i) || ofThing(i))) return false;
-  const onlyMarks = telling.every((i) => is(COLOURS, i) || is(MARKINGS, i));
-  return !onlyMarks || telling.every((i) => is(COLOURS, i) || !isOfCreature(tokens, i));
+  let [onlyMarks, ofCreature] = [true, false];
+  for (const i of telling) {
+    const word = tokens[i]?.stem ?? '';
+    if (COLOURS.has(word)) {
+      const thing = thingOf(tokens, i);
+      if (thing !== null && !positions.includes(thing)) return false;
+    } else {
+      onlyMarks &&= MARKINGS.has(word);
+      ofCreature ||= onlyMarks && isOfCreature(tokens, i);
+    }
+  }
+  return !onlyMarks || !ofCreature;
 }

@@ -115,7 +115,9 @@ function matchAround<Target>(
   presence: Presence,
 ): PhraseMatch<Target> | null {
   const reach = phrase.reach + FURTHER;
-  const positions: number[] = [];
+  // As long as it will be: a list that grows takes several times the room, and there are thousands of these.
+  const positions = terms.map(() => NONE);
+  let placed = 0;
   let [first, last] = [anchor, anchor];
   for (let i = 0; i < terms.length; i++) {
     const words = phrase.terms[i];
@@ -129,14 +131,15 @@ function matchAround<Target>(
       if (position === anchor) return null;
     }
     if (position === null) return null;
-    if (phrase.ordered && position < (positions.at(-1) ?? 0)) return null;
-    positions.push(position);
+    if (phrase.ordered && placed > 0 && position < (positions[placed - 1] ?? 0)) return null;
+    positions[placed++] = position;
     first = Math.min(first, position);
     last = Math.max(last, position);
   }
   const words = stretch(tokens, first, last);
   if (words >= reach || isForbidden(tokens, phrase, first, last)) return null;
-  const far = positions.length < terms.length || words >= phrase.reach;
+  positions.length = placed;
+  const far = placed < terms.length || words >= phrase.reach;
   return { phrase, positions, first, last, far };
 }
 

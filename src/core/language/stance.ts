@@ -162,13 +162,25 @@ function plannedFrom(tokens: readonly Token[], i: number): number | null {
 const leavesOpen = (tokens: readonly Token[], i: number): boolean =>
   stemAt(tokens, i - 1) === 'or' && ['wait', stem('leave')].includes(stemAt(tokens, i));
 
+/** All words that any of these rules begins at; most words are none of them. */
+const OPENERS: ReadonlySet<string> = new Set([
+  ...NEGATORS,
+  ...DOUBT,
+  ...ACCUSES,
+  ...THEORY,
+  ...SEARCH,
+  ...WHO_ACTS,
+  ...stemSet('none sure think know could is must to wait leave'),
+]);
+
 /** Works out the stance to every word; linear in the number of words. */
 export function readStance(tokens: readonly Token[]): Stance {
   const flags = (): boolean[] => tokens.map(() => false);
   const [denied, doubted, theory, planned] = [flags(), flags(), flags(), flags()];
   const stopsClause = (i: number): boolean =>
     CONTRAST.has(stemAt(tokens, i)) || tokens[i]?.pauseBefore === true;
-  tokens.forEach((_, i) => {
+  tokens.forEach(({ stem: word }, i) => {
+    if (!OPENERS.has(word)) return;
     if (deniesFrom(tokens, i))
       mark(denied, tokens, i, DENIAL_REACH, (j) => stopsDenial(tokens, j) || isPlace(tokens, i, j));
     if (endsInNone(tokens, i)) denied[i - 1] = true;
