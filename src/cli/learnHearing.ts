@@ -8,7 +8,9 @@ import { WORD_MODEL_FILE } from '../core/knowledge/read.ts';
 import { findingIdSchema, type FindingId } from '../core/knowledge/schema/common.ts';
 import type { WordModelText } from '../core/knowledge/schema/wordModel.ts';
 import { describeText, heardTokens } from '../core/language/hear.ts';
-import { TRAIT_NAMES } from '../core/language/plausible.ts';
+import { contenderOf, kinshipOf } from '../core/language/chosen.ts';
+import { TRAIT_NAMES, type Described } from '../core/language/plausible.ts';
+import { RIVALRY_NAMES, rivalriesOf } from '../core/language/rivals.ts';
 import { stemSet } from '../core/language/stem.ts';
 import { compileWordModel, sharesOf } from '../core/language/wordModel.ts';
 import { seeded } from '../core/random.ts';
@@ -109,8 +111,10 @@ function rarities(examples: readonly Example[]): ReadonlyMap<string, number> {
 
 const hundredths = (value: number): number => Math.round(100 * value);
 
-/** Learns the weights of words; what traits of readings weigh is left out. */
-function learnWords(examples: readonly Example[]): Omit<WordModelText, 'readings'> {
+type Words = Pick<WordModelText, 'words' | 'findings'>;
+
+/** Learns the weights of words. */
+function learnWords(examples: readonly Example[]): Words {
   const rarity = rarities(examples);
   const words = [...rarity.keys()].sort();
   const columnOf = new Map(words.map((word, i) => [word, i]));
@@ -141,49 +145,69 @@ function learnWords(examples: readonly Example[]): Omit<WordModelText, 'readings
   };
 }
 
-/** A reading by its traits, and whether it is right. */
+/** Pairs told in fewer sentences may be chance. */
+const LEAST_TOGETHER = 2;
+
+/** Findings that are reported in one sentence, of the two the one that comes later in the alphabet under the other. */
+function learnTogether(sentences: readonly LabelledSentence[]): WordModelText['together'] {
+  const times = new Map<FindingId, Map<FindingId, number>>();
+  for (const { yes, also } of sentences) {
+    const told = [...new Set([...yes, ...also].flatMap(library.implied))].sort();
+    told.forEach((first, i) => {
+      const others = times.get(first) ?? new Map<FindingId, number>();
+      times.set(first, others);
+      for (const other of told.slice(i + 1)) others.set(other, (others.get(other) ?? 0) + 1);
+    });
+  }
+  const pairs = [...times].flatMap(([first, others]): [FindingId, string][] => {
+    const often = [...others].flatMap(([id, count]) => (count < LEAST_TOGETHER ? [] : id));
+    return often.length === 0 ? [] : [[first, often.sort().join(' ')]];
+  });
+  return Object.fromEntries(pairs.sort(([a], [b]) => a.localeCompare(b)));
+}
+
+/** A reading and whether the labels of its sentence bear it out. */
 interface Judged {
+  readonly reading: Described;
   readonly traits: readonly number[];
   readonly right: boolean;
 }
 
-/** Readings of a sentence, and whether its labels bear them out. */
-function judgedReadings(
-  words: Omit<WordModelText, 'readings'>,
-): (sentence: LabelledSentence) => readonly Judged[] {
-  const model = compileWordModel({ ...words, readings: {} }, library.likening);
+/** Reads a sentence with words that were learned without it. */
+function judgedReadings(words: Words): (sentence: LabelledSentence) => readonly Judged[] {
+  const text = { ...words, readings: {}, rivals: {}, together: {} };
+  const model = compileWordModel(text, library.likening);
   return ({ say, yes, also, no, alsoNot }) => {
     const there = new Set([...yes, ...also].flatMap(library.implied));
     const ruledOut = new Set([...no, ...alsoNot]);
-    return describeText(ear, model, say).map(({ finding, value, traits }) => ({
-      traits: traits(),
-      right: value
-        ? there.has(finding)
-        : library.implied(finding).some((general) => ruledOut.has(general)),
+    return describeText(ear, model, say).map((reading) => ({
+      reading,
+      traits: reading.traits(),
+      right: reading.value
+        ? there.has(reading.finding)
+        : library.implied(reading.finding).some((general) => ruledOut.has(general)),
     }));
   };
 }
 
-/** Weights of the traits, for traits as they are. */
-function learnReadings(readings: readonly Judged[]): WordModelText['readings'] {
-  const names = TRAIT_NAMES;
+/** Weights of numbers that speak for a reading, for the numbers as they are, and of `always` for all readings. */
+function learnWeights(
+  names: readonly string[],
+  values: readonly (readonly number[])[],
+  right: readonly boolean[],
+): Record<string, number> {
   const spread = names.map((_, i) => {
-    const values = readings.map(({ traits }) => traits[i] ?? 0);
-    const mean = values.reduce((sum, one) => sum + one, 0) / values.length;
-    const square = values.reduce((sum, one) => sum + (one - mean) ** 2, 0) / values.length;
-    return { mean, deviation: Math.sqrt(square) || 1 };
+    const mean = values.reduce((sum, one) => sum + (one[i] ?? 0), 0) / values.length;
+    const square = values.reduce((sum, one) => sum + ((one[i] ?? 0) - mean) ** 2, 0);
+    return { mean, deviation: Math.sqrt(square / values.length) || 1 };
   });
   const rows = sparseRows(
-    readings.map(({ traits }) =>
-      spread.map(({ mean, deviation }, i) => [i, ((traits[i] ?? 0) - mean) / deviation] as const),
+    values.map((one) =>
+      spread.map(({ mean, deviation }, i) => [i, ((one[i] ?? 0) - mean) / deviation] as const),
     ),
     names.length,
   );
-  const weights = fitLogistic(
-    rows,
-    Uint8Array.from(readings, ({ right }) => Number(right)),
-    READINGS_LOOSE,
-  );
+  const weights = fitLogistic(rows, Uint8Array.from(right, Number), READINGS_LOOSE);
   let always = weights[names.length] ?? 0;
   const raw = names.map((name, i): [string, number] => {
     const { mean, deviation } = spread[i] ?? { mean: 0, deviation: 1 };
@@ -194,26 +218,73 @@ function learnReadings(readings: readonly Judged[]): WordModelText['readings'] {
   return Object.fromEntries([['always', Number(always.toFixed(3))], ...raw]);
 }
 
+/** Log-odds of a reading by the weights of its traits. */
+const oddsBy = (weights: Record<string, number>, traits: readonly number[]): number =>
+  TRAIT_NAMES.reduce(
+    (sum, name, i) => sum + (weights[name] ?? 0) * (traits[i] ?? 0),
+    weights.always ?? 0,
+  );
+
+const mended = MENDED.flatMap(sentencesOf);
 const given = [
   ...libraryExamples(),
   ...turnExamples(),
-  ...MENDED.flatMap(sentencesOf).map((one) => exampleOf(one)),
+  ...mended.map((one) => exampleOf(one)),
   ...sentencesOf(HEARD).map((one) => exampleOf(one, 1)),
 ];
 const plain = sentencesOf(PLAIN);
 const random = seeded(SEED);
 const folds = plain.map(() => Math.floor(FOLDS * random()));
-/** Each plain sentence is read with words learned without it. */
-const readings = Array.from({ length: FOLDS }, (_, fold) => {
-  const known = plain.filter((__, i) => folds[i] !== fold).map((one) => exampleOf(one));
+
+/** The sentences of a fold, and what is known without them. */
+function readFold(fold: number) {
+  const known = plain.filter((_, i) => folds[i] !== fold);
   console.log(`fold ${fold + 1} of ${FOLDS}: ${given.length + known.length} examples`);
-  const judge = judgedReadings(learnWords([...given, ...known]));
-  return plain.filter((__, i) => folds[i] === fold).flatMap(judge);
-}).flat();
-const words = learnWords([...given, ...plain.map((one) => exampleOf(one))]);
-const text: WordModelText = { readings: learnReadings(readings), ...words };
+  const judge = judgedReadings(learnWords([...given, ...known.map((one) => exampleOf(one))]));
+  const { toldTogether } = compileWordModel(
+    {
+      words: '',
+      findings: {},
+      readings: {},
+      rivals: {},
+      together: learnTogether([...mended, ...known]),
+    },
+    library.likening,
+  );
+  const sentences = plain.filter((_, i) => folds[i] === fold).map(judge);
+  return { sentences, kinship: kinshipOf(library.implied, toldTogether) };
+}
+
+const byFold = Array.from({ length: FOLDS }, (_, fold) => readFold(fold));
+const judged = byFold.flatMap(({ sentences }) => sentences.flat());
+const readings = learnWeights(
+  TRAIT_NAMES,
+  judged.map(({ traits }) => traits),
+  judged.map(({ right }) => right),
+);
+/** Each reading with its rivals, which are of the same sentence. */
+const contested = byFold.flatMap(({ sentences, kinship }) =>
+  sentences.flatMap((sentence) => {
+    const odds = sentence.map(({ traits }) => oddsBy(readings, traits));
+    const contenders = sentence.map(({ reading }, i) => contenderOf(reading, odds[i]));
+    return rivalriesOf(contenders, kinship).map((rivalry, i) => ({
+      values: RIVALRY_NAMES.map((name) => rivalry[name]),
+      right: sentence[i]?.right ?? false,
+    }));
+  }),
+);
+const text: WordModelText = {
+  readings,
+  rivals: learnWeights(
+    RIVALRY_NAMES,
+    contested.map(({ values }) => values),
+    contested.map(({ right }) => right),
+  ),
+  together: learnTogether([...mended, ...plain]),
+  ...learnWords([...given, ...plain.map((one) => exampleOf(one))]),
+};
 writeFileSync(
   resolve('knowledge', WORD_MODEL_FILE),
   `# Written by npm run learn from tests/sentences; not to be edited by hand.\n${stringify(text, { lineWidth: 0 })}`,
 );
-console.log(`${readings.length} readings, ${Object.keys(text.findings).length} findings`);
+console.log(`${judged.length} readings, ${Object.keys(text.findings).length} findings`);

@@ -23,7 +23,7 @@ const read = (name: string) =>
     .array(labelledSentenceSchema)
     .parse(parse(readFileSync(resolve(`tests/sentences/${name}.yaml`), 'utf8')));
 const worked = ['first', 'later', 'fresh', 'rounds', 'plain'].flatMap(read);
-const held = ['held', 'held-later'].flatMap(read);
+const held = ['held', 'held-later', 'held-fresh'].flatMap(read);
 const scoresOf = (sentences: typeof worked) =>
   scoreSentences(sentences.map((sentence) => judgeSentence(library, ear, sentence)));
 

@@ -208,6 +208,7 @@ it('asks once more where a question of care could mean several things', () => {
   expect(advice.verdict).toBe('find-out');
   expect(advice.steps[0]?.id).toBe('ask-again');
   expect(advice.headline).toContain('ask once more');
+  expect(advice.cautions.join(' ')).not.toContain('diagnosis');
 });
 
 it('calls a professional when the main work is theirs', () => {

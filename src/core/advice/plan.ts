@@ -205,7 +205,7 @@ export function planAdvice(
     verdict,
     headline: headlineOf(verdict, lead, named, chosen, context),
     steps,
-    cautions: planCautions(context, named, chosen),
+    cautions: planCautions(context, lead, named, chosen),
     refer: [...new Set(chosen.flatMap(({ referTo }) => referTo))],
     notDoing: notDoing(named, hidden),
     differ: viewsOn(library, named, chosen),
@@ -215,11 +215,14 @@ export function planAdvice(
 
 function planCautions(
   context: AdviceContext,
+  lead: Lead | null,
   named: readonly Cause[],
   chosen: readonly Chosen[],
 ): readonly string[] {
   const poisonous = context.traits.poisonous === true ? [STANDING.poisonous] : [];
   const ofCauses = named.flatMap(({ cautions }) => cautions);
   const ofSteps = chosen.flatMap(({ standing }) => standing);
-  return [...new Set([channelCaution(context.channel), ...poisonous, ...ofCauses, ...ofSteps])];
+  // An answer about care diagnoses nothing.
+  const presumptive = lead && isCareTopic(lead.cause) ? [] : [channelCaution(context.channel)];
+  return [...new Set([...presumptive, ...poisonous, ...ofCauses, ...ofSteps])];
 }

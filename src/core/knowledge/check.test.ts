@@ -155,6 +155,11 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
     { id: 'gone' },
   ],
   [
+    'a pair of findings that was learned and of which one is gone',
+    { 'hearing.yaml': { readings: {}, words: '', findings: {}, together: { spots: 'gone' } } },
+    { id: 'gone' },
+  ],
+  [
     'a file of what was learned that lacks a part',
     { 'hearing.yaml': { readings: {}, words: '' } },
     { file: 'hearing.yaml', id: 'findings' },

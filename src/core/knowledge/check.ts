@@ -181,7 +181,11 @@ function checkRates(library: Library, report: Report): void {
 }
 
 function checkWordModel({ wordModel }: Library, known: Known, report: Report): void {
-  for (const id of Object.keys(wordModel?.findings ?? {}))
+  const together = Object.entries(wordModel?.together ?? {}).flatMap(([id, others]) => [
+    id,
+    ...others.split(' '),
+  ]);
+  for (const id of new Set([...Object.keys(wordModel?.findings ?? {}), ...together]))
     if (!known.findings.has(id))
       report(id, WORD_MODEL_FILE, 'was learned but is not among the findings; run npm run learn');
 }

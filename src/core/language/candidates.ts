@@ -132,7 +132,9 @@ export function toCandidate(
   const telling = allTell ? positions : positions.filter((i) => tells(tokens[i]));
   const told = { needsPart: phrase.needsPart, namesFruit: anyOf(fruits, positions) };
   const doubted = anyOf(stance.doubted, positions);
-  const value = phrase.negates || stance.denied[last] !== true;
+  // "It isn't chewed, the leaves are just yellow": what is denied is that they are chewed.
+  const said = telling.length > 0 ? telling : positions;
+  const value = phrase.negates || stance.denied[Math.max(...said)] !== true;
   const thin = far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length);
   const offPart = !fitsPart(finding, tokens, positions, told);
   const offMarks = finding.kind !== 'context' && !fitsMarks(tokens, positions, telling);

@@ -1,6 +1,7 @@
 import type { FindingId } from '../knowledge/schema/common.ts';
 import { DOUBTFUL, isQuestionOfCare, type Candidate } from './candidates.ts';
 import { describeReadings, type Described, type Heed } from './plausible.ts';
+import { chancesOf, FAINT, type Contender, type Kinship } from './rivals.ts';
 import type { Span } from './tokens.ts';
 import type { Told, WordModel } from './wordModel.ts';
 
@@ -26,7 +27,7 @@ export const asHeard = ({ finding, value, sure, span, group, positions }: Candid
 });
 
 /** Readings that are less likely are left as text. Judgement: as many right ones would be lost as wrong ones avoided. */
-const LEAST_CHANCE = 0.45;
+const LEAST_CHANCE = 0.55;
 /** Of a kind of what a phrase tells in general, words alone must tell more plainly: "holes" are not yet holes of one kind. */
 const LEAST_SPECIAL = 0.8;
 /** Who says a thing plainly may still have been misread. */
@@ -50,22 +51,45 @@ const byPhraseAlone = ({ numberOf }: WordModel): ((one: Candidate) => boolean) =
   return ({ target }) => isQuestionOfCare(target) || !numberOf.has(target.id);
 };
 
-/** The readings that are right with so much chance at least, but for what is heard by phrases alone. */
-export function describedOf(all: ToJudge, leastChance: number): readonly Described[] {
+/** The readings of so much log-odds at least, but for what is heard by phrases alone. */
+export function describedOf(all: ToJudge, leastOdds: number): readonly Described[] {
   const alone = byPhraseAlone(all.model);
   const told = all.candidates.filter((one) => !alone(one));
   const heed = { ...all, reports: all.stance.reports };
-  return describeReadings(all.model, all.sentences, told, heed, leastChance);
+  return describeReadings(all.model, all.sentences, told, heed, leastOdds);
 }
+
+/** A reading as its rivals see it. */
+export const contenderOf = (one: Described, odds = one.odds): Contender => ({
+  ...one,
+  odds,
+  telling: one.candidate?.telling ?? null,
+});
+
+/** What the library and the labelled sentences say of two findings. */
+export const kinshipOf = (
+  implied: ToJudge['implied'],
+  toldTogether: Kinship['toldTogether'],
+): Kinship => ({
+  related: (a, b) => implied(a).includes(b) || implied(b).includes(a),
+  toldTogether,
+});
 
 /** The readings that are likely right, each as sure as it is likely. */
 export function likelyReadings(all: ToJudge): readonly Chosen[] {
   const { model, kept, stance } = all;
-  const described = describedOf(all, LEAST_CHANCE);
-  const phrased = new Set(
-    described.flatMap(({ candidate, finding }) => (candidate ? finding : [])),
+  const described = describedOf(all, FAINT);
+  const chances = chancesOf(
+    described.map((one) => contenderOf(one)),
+    kinshipOf(all.implied, model.toldTogether),
+    model.rivals,
   );
-  const likely = described.flatMap(({ finding, value, candidate, span, chance }): Chosen[] => {
+  const heard = described.flatMap((one, i) => {
+    const chance = chances[i] ?? 0;
+    return chance < LEAST_CHANCE ? [] : [{ ...one, chance }];
+  });
+  const phrased = new Set(heard.flatMap(({ candidate, finding }) => (candidate ? finding : [])));
+  const likely = heard.flatMap(({ finding, value, candidate, span, chance }): Chosen[] => {
     const told = all.implied(finding).some((one) => one !== finding && phrased.has(one));
     if (candidate === null && told && chance < LEAST_SPECIAL) return [];
     const doubted = candidate ? candidate.doubted : stance.doubts(span);

@@ -109,6 +109,8 @@ describe('findings', () => {
     ['No webbing, nothing moves, but sticky', { webbing: false, sticky: true }],
     ["I can't see any spots on the leaves", { spots: false }],
     ['spots on the leaf, no webbing', { spots: true, webbing: false }],
+    ['no spots, the leaf is long', { spots: false }],
+    ['the foliage has spots but the new leaves look fine', { spots: true, 'new-leaves': false }],
     ['no spots or webbing', { spots: false, webbing: false }],
     ['not just spots, webbing too', { spots: true, webbing: true }],
     ["It hasn't rained for weeks and it's sticky", { sticky: true }],

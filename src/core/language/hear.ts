@@ -185,7 +185,7 @@ function listen(ear: Ear, model: WordModel | null, text: string, plant: PlantId 
 
 /** Every reading of a text with its traits, as they are learned from; none of questions of care. */
 export function describeText(ear: Ear, model: WordModel, text: string): readonly Described[] {
-  return describedOf({ ...listen(ear, model, text, null).toJudge, model }, 0);
+  return describedOf({ ...listen(ear, model, text, null).toJudge, model }, -Infinity);
 }
 
 /**

@@ -71,6 +71,31 @@ describe('what was learned of words', () => {
   });
 });
 
+describe('what was learned of rivals', () => {
+  const findings = { webbing: '-100 web 900', ants: '-100 web 300' };
+  const words = 'web 300 crawl 200';
+  const phrases = (together: Record<string, string>) => {
+    const text = { readings: READINGS, words, findings, together, rivals: { own: 1, whole: -1 } };
+    const library = miniLibrary(
+      [
+        { id: 'webbing', extra: { kind: 'sign', phrases: ['fine web'] } },
+        { id: 'ants', extra: { kind: 'sign', part: 'leaf', phrases: ['fine web'] } },
+      ],
+      [{ id: 'a', findings: { webbing: 'often', ants: 'often' } }],
+      { 'hearing.yaml': text },
+    );
+    return hear(makeEar(library), 'fine web').findings.map(({ finding }) => finding);
+  };
+
+  it('leaves out the less likely of two readings of the same words', () => {
+    expect(phrases({})).toEqual(['webbing']);
+  });
+
+  it('lets both stand where enquirers tell them together', () => {
+    expect(phrases({ ants: 'webbing' })).toEqual(['webbing', 'ants']);
+  });
+});
+
 it('hears the phrases of a finding that is new', () => {
   const text = { findings: { ants: '-100 bus -900' }, readings: READINGS, words: 'bus 300' };
   const young = makeEar(learned({ 'hearing.yaml': text }));

@@ -133,8 +133,8 @@ const TRAITS: readonly (readonly [string, (facts: Facts) => number])[] = [
 /** Names of the traits of a reading. */
 export const TRAIT_NAMES: readonly string[] = TRAITS.map(([name]) => name);
 
-/** Tells the chance that a reading is right; the weight of `always` counts for all readings. */
-function makeChanceOf(weights: ReadonlyMap<string, number>): (facts: Facts) => number {
+/** Tells the log-odds that a reading is right; the weight of `always` counts for all readings. */
+function makeOddsOf(weights: ReadonlyMap<string, number>): (facts: Facts) => number {
   const always = weights.get('always') ?? 0;
   const weighed = TRAITS.flatMap(([name, trait]) => {
     const weight = weights.get(name) ?? 0;
@@ -143,7 +143,7 @@ function makeChanceOf(weights: ReadonlyMap<string, number>): (facts: Facts) => n
   return (facts) => {
     let odds = always;
     for (const { weight, trait } of weighed) odds += weight * trait(facts);
-    return 1 / (1 + Math.exp(-odds));
+    return odds;
   };
 }
 
@@ -181,9 +181,10 @@ export interface Described {
   readonly value: boolean;
   /** The best candidate; null where only the words of the sentence tell. */
   readonly candidate: Candidate | null;
+  readonly sentence: number;
   readonly span: Span;
-  /** Chance that it is right. */
-  readonly chance: number;
+  /** Log-odds that it is right, apart from other readings of its words. */
+  readonly odds: number;
   /** Its traits in the order of {@link TRAIT_NAMES}. */
   readonly traits: () => readonly number[];
 }
@@ -205,16 +206,16 @@ function toldByWords(
   return groups;
 }
 
-/** The readings of a text that are right with so much chance at least: what a phrase heard, well or badly, and what the words of a sentence tell. */
+/** The readings of a text of so much log-odds at least: what a phrase heard, well or badly, and what the words of a sentence tell. */
 export function describeReadings(
   model: WordModel,
   sentences: ReadonlyMap<number, Told>,
   candidates: readonly Candidate[],
   heed: Heed,
-  leastChance: number,
+  leastOdds: number,
 ): readonly Described[] {
   const groups = groupsOf(candidates);
-  const chanceOf = makeChanceOf(model.readings);
+  const oddsOf = makeOddsOf(model.readings);
   const described: Described[] = [];
   for (const [number, told] of sentences) {
     const own = groups.get(number) ?? [];
@@ -223,12 +224,12 @@ export function describeReadings(
       const { finding, value } = group;
       const best = bestOf(group.candidates, heed);
       const facts = factsOf(group, best, told, heed);
-      const chance = chanceOf(facts);
-      if (chance < leastChance) continue;
+      const odds = oddsOf(facts);
+      if (odds < leastOdds) continue;
       const span = best?.span ?? spanOf(told, model.numberOf.get(finding) ?? -1);
       if (!span || (best === null && !heed.reports(span))) continue;
       const traits = () => TRAITS.map(([, trait]) => trait(facts));
-      described.push({ finding, value, candidate: best, span, chance, traits });
+      described.push({ finding, value, candidate: best, sentence: number, span, odds, traits });
     }
   }
   return described;

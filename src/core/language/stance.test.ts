@@ -25,6 +25,9 @@ describe('denial', () => {
     ['slime none, holes many', ['slime']],
     ['I looked, none', []],
     ["it hasn't bloomed since we pruned it", ['bloomed']],
+    ['spots below but the new growth looks just fine', ['the', 'new', 'growth']],
+    ['one limb wilts while the others look perfect', []],
+    ['the leaves look fine at noon only', []],
   ])('%s', (text, expected) => {
     expect(flagged(text, 'denied')).toEqual(expected);
   });

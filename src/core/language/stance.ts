@@ -141,6 +141,33 @@ function markBefore(flags: boolean[], tokens: readonly Token[], end: number, rea
   }
 }
 
+const IS_NOW = stemSet('is are look seem stay');
+const WELL = stemSet('fine healthy good okay ok perfect normal unaffected');
+/** Words that may stand between "is" and "fine". */
+const STRESSES = stemSet('perfectly just still all completely quite very really pretty');
+const WELL_REACH = 5;
+
+/** "The new growth looks fine": what stands before it in the clause has nothing. */
+function saysWell(denied: boolean[], tokens: readonly Token[], i: number): void {
+  if (!WELL.has(stemAt(tokens, i)) || !endsClause(tokens, i)) return;
+  let verb = i - 1;
+  while (STRESSES.has(stemAt(tokens, verb))) verb--;
+  if (!IS_NOW.has(stemAt(tokens, verb))) return;
+  for (let j = verb - 1; j >= verb - WELL_REACH; j--) {
+    if (tokens[j]?.sentence !== tokens[i]?.sentence || stopsWell(tokens, j)) return;
+    denied[j] = true;
+    if (tokens[j]?.pauseBefore === true) return;
+  }
+}
+
+/** Where what is well begins; of others nothing is denied. */
+const NOT_OF_IT = stemSet('and while whereas other rest neighbor');
+
+const stopsWell = (tokens: readonly Token[], j: number): boolean =>
+  CONTRAST.has(stemAt(tokens, j)) ||
+  NEGATORS.has(stemAt(tokens, j)) ||
+  NOT_OF_IT.has(stemAt(tokens, j));
+
 /** "It was planted too deep, I think": what stands before it in the clause is doubted. */
 function doubtsBefore(doubted: boolean[], tokens: readonly Token[], i: number): void {
   if (stemAt(tokens, i) !== stem('think') || stemAt(tokens, i - 1) !== 'i') return;
@@ -170,6 +197,7 @@ const OPENERS: ReadonlySet<string> = new Set([
   ...THEORY,
   ...SEARCH,
   ...WHO_ACTS,
+  ...WELL,
   ...stemSet('none sure think know could is must to wait leave'),
 ]);
 
@@ -184,6 +212,7 @@ export function readStance(tokens: readonly Token[]): Stance {
     if (deniesFrom(tokens, i))
       mark(denied, tokens, i, DENIAL_REACH, (j) => stopsDenial(tokens, j) || isPlace(tokens, i, j));
     if (endsInNone(tokens, i)) denied[i - 1] = true;
+    saysWell(denied, tokens, i);
     if (opensDoubt(tokens, i)) mark(doubted, tokens, i, DOUBT_REACH, stopsClause);
     doubtsBefore(doubted, tokens, i);
     if (opensTheory(tokens, i)) mark(theory, tokens, i, THEORY_REACH, stopsClause);

@@ -13,6 +13,8 @@ const rot = findingIdSchema.parse('rot');
 const model = compileWordModel(
   {
     readings: { always: -1 },
+    rivals: {},
+    together: {},
     words: `${stem('tan')} 300 0brown 200 ${stem('edge')} 200`,
     findings: { [edge]: `-400 0brown 500 ${stem('edge')} 600`, [rot]: '-300' },
   },

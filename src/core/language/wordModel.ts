@@ -44,6 +44,9 @@ export interface WordModel {
   /** What a stem tells; undefined for one that nothing was learned of. */
   readonly stemOf: (stem: string) => StemWeights | undefined;
   readonly readings: ReadonlyMap<string, number>;
+  readonly rivals: ReadonlyMap<string, number>;
+  /** Whether enquirers tell two findings in one sentence. */
+  readonly toldTogether: (a: FindingId, b: FindingId) => boolean;
 }
 
 const HUNDREDTHS = 100;
@@ -110,7 +113,16 @@ export function compileWordModel(text: WordModelText, likening: Likening): WordM
     times: new Int32Array(words.length),
     stemOf: makeStemOf(new Map(words), likening, entries.length),
     readings: new Map(Object.entries(text.readings)),
+    rivals: new Map(Object.entries(text.rivals)),
+    toldTogether: makeToldTogether(text.together),
   };
+}
+
+function makeToldTogether(together: WordModelText['together']): WordModel['toldTogether'] {
+  const others = new Map(
+    Object.entries(together).map(([id, list]) => [id, new Set(list.split(' '))]),
+  );
+  return (a, b) => others.get(a)?.has(b) ?? others.get(b)?.has(a) ?? false;
 }
 
 /** What a word is worth that stands so often in a sentence, before all are brought to length 1. */

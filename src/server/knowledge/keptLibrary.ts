@@ -9,7 +9,7 @@ import type { Library } from '../../core/knowledge/schema/library.ts';
  */
 const FOLDER = join('node_modules', '.cache', 'sounding');
 /** To be raised whenever the schemas change what they make of the same text. */
-const FORM = 7;
+const FORM = 8;
 
 const pathOf = (version: string): string => join(FOLDER, `library-${FORM}-${version}.json`);
 const packedPathOf = (version: string): string => `${pathOf(version)}.br`;

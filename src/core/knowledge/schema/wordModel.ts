@@ -8,6 +8,10 @@ import { findingIdSchema } from './common.ts';
 export const wordModelSchema = z.strictObject({
   /** Weight of each trait of a reading in log-odds, and `always` for all. */
   readings: z.record(z.string(), z.number()),
+  /** Weights of the readings of the same words, and `always` for all; without them each reading is judged alone. */
+  rivals: z.record(z.string(), z.number()).default({}),
+  /** Findings that are told in one sentence, for each those after it in the alphabet: `leaf-drop soil-dry`. */
+  together: z.record(findingIdSchema, z.string()).default({}),
   /** Stems with how rare each is among the sentences, in hundredths: `tar 512 spot 231`. */
   words: z.string(),
   /** For each finding its log-odds without any word, then stems with their weights, all in hundredths: `-480 tar 910`. */
