@@ -17,7 +17,7 @@ import { seeded } from '../core/random.ts';
 import { compileLibrary } from '../core/knowledge/compile.ts';
 import { readCheckedLibrary } from '../server/knowledge/loadLibrary.ts';
 import { labelledSentenceSchema, type LabelledSentence } from './labelledSentences.ts';
-import { fitLogistic, sparseRows } from './logistic.ts';
+import { fitLogistic, fitNamed, sparseRows } from './logistic.ts';
 
 /**
  * Learns what words tell of findings, and what makes a reading of a phrase right, from labelled sentences, and writes
@@ -190,34 +190,6 @@ function judgedReadings(words: Words): (sentence: LabelledSentence) => readonly 
   };
 }
 
-/** Weights of numbers that speak for a reading, for the numbers as they are, and of `always` for all readings. */
-function learnWeights(
-  names: readonly string[],
-  values: readonly (readonly number[])[],
-  right: readonly boolean[],
-): Record<string, number> {
-  const spread = names.map((_, i) => {
-    const mean = values.reduce((sum, one) => sum + (one[i] ?? 0), 0) / values.length;
-    const square = values.reduce((sum, one) => sum + ((one[i] ?? 0) - mean) ** 2, 0);
-    return { mean, deviation: Math.sqrt(square / values.length) || 1 };
-  });
-  const rows = sparseRows(
-    values.map((one) =>
-      spread.map(({ mean, deviation }, i) => [i, ((one[i] ?? 0) - mean) / deviation] as const),
-    ),
-    names.length,
-  );
-  const weights = fitLogistic(rows, Uint8Array.from(right, Number), READINGS_LOOSE);
-  let always = weights[names.length] ?? 0;
-  const raw = names.map((name, i): [string, number] => {
-    const { mean, deviation } = spread[i] ?? { mean: 0, deviation: 1 };
-    const weight = (weights[i] ?? 0) / deviation;
-    always -= weight * mean;
-    return [name, Number(weight.toFixed(3))];
-  });
-  return Object.fromEntries([['always', Number(always.toFixed(3))], ...raw]);
-}
-
 /** Log-odds of a reading by the weights of its traits. */
 const oddsBy = (weights: Record<string, number>, traits: readonly number[]): number =>
   TRAIT_NAMES.reduce(
@@ -257,10 +229,10 @@ function readFold(fold: number) {
 
 const byFold = Array.from({ length: FOLDS }, (_, fold) => readFold(fold));
 const judged = byFold.flatMap(({ sentences }) => sentences.flat());
-const readings = learnWeights(
+const readings = fitNamed(
   TRAIT_NAMES,
-  judged.map(({ traits }) => traits),
-  judged.map(({ right }) => right),
+  judged.map(({ traits, right }) => ({ values: traits, right })),
+  READINGS_LOOSE,
 );
 /** Each reading with its rivals, which are of the same sentence. */
 const contested = byFold.flatMap(({ sentences, kinship }) =>
@@ -275,11 +247,7 @@ const contested = byFold.flatMap(({ sentences, kinship }) =>
 );
 const text: WordModelText = {
   readings,
-  rivals: learnWeights(
-    RIVALRY_NAMES,
-    contested.map(({ values }) => values),
-    contested.map(({ right }) => right),
-  ),
+  rivals: fitNamed(RIVALRY_NAMES, contested, READINGS_LOOSE),
   together: learnTogether([...mended, ...plain]),
   ...learnWords([...given, ...plain.map((one) => exampleOf(one))]),
 };

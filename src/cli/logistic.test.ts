@@ -1,5 +1,5 @@
 import { seeded } from '../core/random.ts';
-import { fitLogistic, sparseRows, type SparseRows } from './logistic.ts';
+import { fitLogistic, fitNamed, sparseRows, type SparseRows } from './logistic.ts';
 
 const chance = (odds: number): number => 1 / (1 + Math.exp(-odds));
 
@@ -55,5 +55,26 @@ describe('logistic regression', () => {
     const twice = fitLogistic(sparse([[1], [1], [0]]), Uint8Array.of(1, 1, 0), 1);
     const counted = fitLogistic(sparse([[1], [0]], [2, 1]), Uint8Array.of(1, 0), 1);
     counted.forEach((weight, i) => expect(weight).toBeCloseTo(twice[i] ?? 0, 2));
+  });
+});
+
+describe('weights by name', () => {
+  const random = seeded(7);
+  const cases = Array.from({ length: 2000 }, () => {
+    const values = [100 + 10 * (random() - 0.5), random()];
+    const odds = 0.4 * ((values[0] ?? 0) - 100) - 3 * ((values[1] ?? 0) - 0.5);
+    return { values, right: random() < chance(odds) };
+  });
+  const weights = fitNamed(['far', 'near'], cases, 100);
+
+  it('are for values as they are, whatever their size', () => {
+    expect(weights.far).toBeCloseTo(0.4, 1);
+    expect(weights.near).toBeCloseTo(-3, 0);
+  });
+
+  it('give the share of what is right where values are middling', () => {
+    const { always = 0, far = 0, near = 0 } = weights;
+    const share = cases.filter(({ right }) => right).length / cases.length;
+    expect(chance(always + 100 * far + 0.5 * near)).toBeCloseTo(share, 1);
   });
 });

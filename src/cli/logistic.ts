@@ -134,3 +134,43 @@ export function fitLogistic(rows: SparseRows, labels: Uint8Array, loose: number)
   }
   return weights;
 }
+
+/** Numbers that speak for something, and whether it is so. */
+export interface Case {
+  readonly values: readonly number[];
+  readonly right: boolean;
+}
+
+const DECIMALS = 3;
+
+/**
+ * Weights by name, and of `always` for all, for values as they are; they are fitted to values brought to mean 0 and deviation 1, so
+ * that all are held down alike.
+ */
+export function fitNamed(
+  names: readonly string[],
+  cases: readonly Case[],
+  loose: number,
+): Record<string, number> {
+  const spread = names.map((_, i) => {
+    const mean = cases.reduce((sum, { values }) => sum + (values[i] ?? 0), 0) / cases.length;
+    const square = cases.reduce((sum, { values }) => sum + ((values[i] ?? 0) - mean) ** 2, 0);
+    return { mean, deviation: Math.sqrt(square / cases.length) || 1 };
+  });
+  const rows = sparseRows(
+    cases.map(({ values }) =>
+      spread.map(({ mean, deviation }, i) => [i, ((values[i] ?? 0) - mean) / deviation] as const),
+    ),
+    names.length,
+  );
+  const labels = Uint8Array.from(cases, ({ right }) => Number(right));
+  const weights = fitLogistic(rows, labels, loose);
+  let always = weights[names.length] ?? 0;
+  const raw = names.map((name, i): [string, number] => {
+    const { mean, deviation } = spread[i] ?? { mean: 0, deviation: 1 };
+    const weight = (weights[i] ?? 0) / deviation;
+    always -= weight * mean;
+    return [name, Number(weight.toFixed(DECIMALS))];
+  });
+  return Object.fromEntries([['always', Number(always.toFixed(DECIMALS))], ...raw]);
+}

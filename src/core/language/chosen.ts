@@ -26,8 +26,8 @@ export const asHeard = ({ finding, value, sure, span, group, positions }: Candid
   strength: positions.length,
 });
 
-/** Readings that are less likely are left as text. Judgement: as many right ones would be lost as wrong ones avoided. */
-const LEAST_CHANCE = 0.55;
+/** Readings that are less likely are left as text. Judgement: what was misheard misleads, and what was not heard is asked for. */
+const LEAST_CHANCE = 0.56;
 /** Of a kind of what a phrase tells in general, words alone must tell more plainly: "holes" are not yet holes of one kind. */
 const LEAST_SPECIAL = 0.8;
 /** Who says a thing plainly may still have been misread. */

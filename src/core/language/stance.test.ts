@@ -26,6 +26,7 @@ describe('denial', () => {
     ['I looked, none', []],
     ["it hasn't bloomed since we pruned it", ['bloomed']],
     ['spots below but the new growth looks just fine', ['the', 'new', 'growth']],
+    ["holes? no they're blisters in the leaf", []],
     ['one limb wilts while the others look perfect', []],
     ['the leaves look fine at noon only', []],
   ])('%s', (text, expected) => {

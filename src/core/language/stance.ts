@@ -42,9 +42,13 @@ const THEORY_REACH = 9;
 
 const stemAt = (tokens: readonly Token[], i: number): string => tokens[i]?.stem ?? '';
 
+/** "Holes? No they're blisters": after "no" these begin what is so. */
+const ANSWERS = stemSet("it it's they they're that that's there there's i i'm we he she this");
+
 /** "not just", "not only" and "no doubt" deny nothing; "don't know if" doubts. */
 function deniesFrom(tokens: readonly Token[], i: number): boolean {
   if (!NEGATORS.has(stemAt(tokens, i))) return false;
+  if (stemAt(tokens, i) === 'no' && ANSWERS.has(stemAt(tokens, i + 1))) return false;
   return ![
     'just',
     'only',
