@@ -48,6 +48,13 @@ it('lets an answer replace what was heard, and takes a choice of a group', () =>
   expect(ask({ answers: [{ finding: 'age', value: 'unknown' }] }).ok).toBe(true);
 });
 
+it('says of a denied finding that it is not there, whichever way it speaks', () => {
+  const answer = ask({ words: 'no webbing on the fern' });
+  expect(answer.ok && answer.value.causes[0]?.against).toMatchObject([
+    { finding: 'webbing', label: expect.stringMatching(/^no “.*”$/) },
+  ]);
+});
+
 it('asks no more about what the enquirer cannot tell', () => {
   const answer = ask({ words: 'fern', answers: [{ finding: 'webbing', value: 'unknown' }] });
   expect(answer.ok && answer.value.ask.map(({ finding }) => finding)).not.toContain('webbing');

@@ -166,9 +166,9 @@ function platesOn(library: Compiled, plant: PlantId | null): (id: string) => str
 }
 
 function describeArguments(library: Compiled, list: readonly Argument[]) {
-  return list.map(({ finding, decibans }) => ({
+  return list.map(({ finding, value, decibans }) => ({
     finding,
-    label: labelOf(library, finding),
+    label: value ? labelOf(library, finding) : `no “${labelOf(library, finding)}”`,
     decibans: round(decibans, 1),
   }));
 }

@@ -8,6 +8,8 @@ import type { Weighed } from './weigh.ts';
 /** How far one report speaks for (positive) or against (negative) a hypothesis, in decibans. */
 export interface Argument {
   readonly finding: FindingId;
+  /** Whether it was reported as there. */
+  readonly value: boolean;
   readonly decibans: number;
 }
 
@@ -26,8 +28,9 @@ export function argumentsBetween(
 ): readonly Argument[] {
   return strongestFirst(
     evidence
-      .map(({ finding, likelihood }) => ({
+      .map(({ finding, value, likelihood }) => ({
         finding,
+        value,
         decibans: decibans(
           likelihoodAt(network, likelihood, hypothesis) / likelihoodAt(network, likelihood, rival),
         ),
