@@ -50,9 +50,9 @@ it('lets an answer replace what was heard, and takes a choice of a group', () =>
 
 it('says of a denied finding that it is not there, whichever way it speaks', () => {
   const answer = ask({ words: 'no webbing on the fern' });
-  expect(answer.ok && answer.value.causes[0]?.against).toMatchObject([
-    { finding: 'webbing', label: expect.stringMatching(/^no “.*”$/) },
-  ]);
+  const reasons = answer.ok ? (answer.value.causes[0]?.against ?? []) : [];
+  expect(reasons.map(({ finding }) => finding)).toEqual(['webbing']);
+  expect(reasons[0]?.label).toMatch(/^no “.*”$/);
 });
 
 it('asks no more about what the enquirer cannot tell', () => {
