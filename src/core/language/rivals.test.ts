@@ -21,7 +21,9 @@ describe('rivals', () => {
 
   it('are readings of the same words', () => {
     expect(rivalry(reading('scorch', [0, 1]))).toMatchObject({ rival: FAINT, whole: FAINT });
-    expect(rivalry(reading('scorch', [0, 1]), reading('wilt', [2]))).toMatchObject({ rival: FAINT });
+    expect(rivalry(reading('scorch', [0, 1]), reading('wilt', [2]))).toMatchObject({
+      rival: FAINT,
+    });
     const shared = rivalry(reading('scorch', [0, 1]), reading('wilt', [1, 2], { odds: 2 }));
     expect(shared).toMatchObject({ own: 1, rival: 2, whole: FAINT });
     const covered = rivalry(reading('scorch', [0, 1]), reading('wilt', [0, 1, 2], { odds: 2 }));

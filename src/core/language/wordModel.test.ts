@@ -90,3 +90,18 @@ describe('what a sentence tells', () => {
     expect(told('tan edges').get(0)?.oddsOf(findingIdSchema.parse('other'))).toBeLessThan(-3);
   });
 });
+
+it('knows pairs that are told together in either order', () => {
+  const [a, b, c, d] = ['a', 'b', 'c', 'd'].map((name) => findingIdSchema.parse(name));
+  if (!a || !b || !c || !d) throw new Error('ids');
+  const { toldTogether } = compileWordModel(
+    { readings: {}, rivals: {}, together: { [a]: 'b c', [b]: 'd' }, words: '', findings: {} },
+    likening,
+  );
+  expect([toldTogether(a, b), toldTogether(b, a), toldTogether(c, a)]).toEqual([true, true, true]);
+  expect([toldTogether(b, c), toldTogether(a, d), toldTogether(d, b)]).toEqual([
+    false,
+    false,
+    true,
+  ]);
+});

@@ -122,7 +122,8 @@ function makeToldTogether(together: WordModelText['together']): WordModel['toldT
   const others = new Map(
     Object.entries(together).map(([id, list]) => [id, new Set(list.split(' '))]),
   );
-  return (a, b) => others.get(a)?.has(b) ?? others.get(b)?.has(a) ?? false;
+  const lists = (a: FindingId, b: FindingId): boolean => others.get(a)?.has(b) ?? false;
+  return (a, b) => lists(a, b) || lists(b, a);
 }
 
 /** What a word is worth that stands so often in a sentence, before all are brought to length 1. */
