@@ -23,7 +23,8 @@ test('from the first word to a dated plan, and the case is there tomorrow', asyn
   await expect(page.getByRole('region', { name: 'Heard' })).toContainText(
     'Young leaves cupped like spoons',
   );
-  await expect(page.locator('mark').first()).toHaveAttribute('data-tone', 'said');
+  const cupped = page.locator('mark', { hasText: 'cupped' });
+  await expect(cupped.first()).toHaveAttribute('data-tone', 'said');
   const advice = page.getByRole('region', { name: 'Advice so far' });
   await expect(advice).toContainText(/\d{1,2} (Apr|May|Jun)/);
   await saved(page);
