@@ -1,5 +1,6 @@
 import type { FindingId } from '../knowledge/schema/common.ts';
 import { DOUBTFUL, isQuestionOfCare, type Candidate } from './candidates.ts';
+import { relatedBy } from './compete.ts';
 import { describeReadings, type Described, type Heed } from './plausible.ts';
 import { chancesOf, FAINT, type Contender, type Kinship } from './rivals.ts';
 import type { Span } from './tokens.ts';
@@ -26,7 +27,7 @@ export const asHeard = ({ finding, value, sure, span, group, positions }: Candid
   strength: positions.length,
 });
 
-/** Readings that are less likely are left as text. Judgement: what was misheard misleads, and what was not heard is asked for. */
+/** Readings that are less likely are left as text. Judgement, by the totals of held sentences: what was misheard misleads, and what was not heard is asked for. */
 const LEAST_CHANCE = 0.56;
 /** Of a kind of what a phrase tells in general, words alone must tell more plainly: "holes" are not yet holes of one kind. */
 const LEAST_SPECIAL = 0.8;
@@ -70,10 +71,7 @@ export const contenderOf = (one: Described, odds = one.odds): Contender => ({
 export const kinshipOf = (
   implied: ToJudge['implied'],
   toldTogether: Kinship['toldTogether'],
-): Kinship => ({
-  related: (a, b) => implied(a).includes(b) || implied(b).includes(a),
-  toldTogether,
-});
+): Kinship => ({ related: relatedBy(implied), toldTogether });
 
 /** The readings that are likely right, each as sure as it is likely. */
 export function likelyReadings(all: ToJudge): readonly Chosen[] {

@@ -26,6 +26,12 @@ export interface Weights {
   readonly common: (id: FindingId) => number;
 }
 
+/** Whether one of two findings implies the other, or they are the same. */
+export const relatedBy =
+  (implied: Weights['implied']) =>
+  (a: FindingId, b: FindingId): boolean =>
+    a === b || implied(a).includes(b) || implied(b).includes(a);
+
 /** Worth of a word for a part, of a word left out between, and of being e times as common, beside the rarity of words. */
 const PART_WORD = 0.5;
 const GAP = 0.25;
@@ -77,8 +83,7 @@ export function withoutClaimedWords<R extends Reading>(
 ): readonly R[] {
   const { implied, rarity } = weights;
   const claims = new Map<number, R[]>();
-  const related = (a: FindingId, b: FindingId): boolean =>
-    a === b || implied(a).includes(b) || implied(b).includes(a);
+  const related = relatedBy(implied);
   const isClaimed = (place: number, reading: R): boolean =>
     claims
       .get(place)

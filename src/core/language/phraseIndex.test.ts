@@ -138,3 +138,13 @@ it('notes that a phrase needs its part named, and takes that for no word', () =>
   expect(phrase('yellow +part')).toMatchObject({ needsPart: true, terms: [new Set(['yellow'])] });
   expect(phrase('yellow leaf').needsPart).toBe(false);
 });
+
+it.each([57, 58, 59, 60, 61, 118, 119, 120])(
+  'finds a phrase wherever it stands in what is said without a stop (word %i)',
+  (place) => {
+    const said = Array.from({ length: 200 }, (_, i) => `filler${i}`);
+    said.splice(place, 3, 'yellow', 'old', 'leaves');
+    const [found] = search(said.join(' '), 'yellow leaf');
+    expect(found?.positions).toEqual([place, place + 2]);
+  },
+);

@@ -190,6 +190,9 @@ function push<K, V>(lists: Map<K, V[]>, key: K, value: V): void {
 
 const NOTHING: ReadonlySet<string> = new Set();
 
+/** What somebody says without a stop is looked through so many words at a time, or nearly every phrase would seem to be there. */
+const LONG = 60;
+
 /** First positions of the sentences of a token list, and its length. */
 function sentenceStarts(tokens: readonly Token[]): readonly number[] {
   const starts: number[] = [];
@@ -215,6 +218,7 @@ export function buildPhraseIndex<Target>(
 ): PhraseIndex<Target> {
   const { anchored, terms } = buildTables(phrases, uses);
   const presence = new Presence(terms);
+  const longest = FURTHER + phrases.reduce((most, { reach }) => Math.max(most, reach), 0);
   return (tokens, understood = NOTHING) => {
     const found: PhraseMatch<Target>[] = [];
     const starts = sentenceStarts(tokens);
@@ -230,10 +234,18 @@ export function buildPhraseIndex<Target>(
     };
     for (let s = 0; s + 1 < starts.length; s++) {
       const [from, to] = [starts[s] ?? 0, starts[s + 1] ?? 0];
-      presence.read(tokens, from, to, understood);
-      for (let anchor = from; anchor < to; anchor++)
-        for (const entries of anchored.get(tokens[anchor]?.stem ?? '') ?? [])
-          lookUp(anchor, entries);
+      for (let start = from; start < to; start += LONG) {
+        const end = Math.min(to, start + LONG);
+        presence.read(
+          tokens,
+          Math.max(from, start - longest),
+          Math.min(to, end + longest),
+          understood,
+        );
+        for (let anchor = start; anchor < end; anchor++)
+          for (const entries of anchored.get(tokens[anchor]?.stem ?? '') ?? [])
+            lookUp(anchor, entries);
+      }
     }
     return found;
   };

@@ -40,6 +40,7 @@ const rarityOf = ({ telling }: Candidate, heed: Heed): number => {
 
 /** The candidate that says most: what was kept, then what fits, near before far, then the rarest words. */
 function bestOf(candidates: readonly Candidate[], heed: Heed): Candidate | null {
+  if (candidates.length < 2) return candidates[0] ?? null;
   let [best, most]: [Candidate | null, number] = [null, -Infinity];
   for (const one of candidates) {
     const ranked =
