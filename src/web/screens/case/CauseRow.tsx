@@ -77,6 +77,7 @@ const Reasons = styled.table`
     vertical-align: top;
   }
   & td:last-child {
+    padding-left: 10px;
     font-family: var(--figures);
     text-align: right;
     white-space: nowrap;
