@@ -62,7 +62,7 @@ interface Facts {
   readonly fitting: number;
   /** Log-odds by the words of the sentence. */
   readonly odds: number;
-  readonly leading: Float64Array;
+  readonly leading: readonly number[];
   readonly rarity: number;
   readonly common: number;
   /** Words of the sentence. */

@@ -164,7 +164,7 @@ export interface Told {
   /** Numbers of the findings that the words alone are worth a reading of. */
   readonly likely: readonly number[];
   /** Log-odds of the likeliest findings, downwards. */
-  readonly leading: Float64Array;
+  readonly leading: readonly number[];
   readonly oddsOf: (id: FindingId) => number;
   /** What each word adds for a finding, by its number. */
   readonly adds: (stem: string, finding: number) => number;
@@ -183,12 +183,12 @@ function addTo(
   }
 }
 
-/** Puts a number among the greatest, which stand downwards. */
-function placeAmong(greatest: Float64Array, one: number): void {
+/** Puts a number among the greatest, which stand downwards, in place of the least of them; tells the least that is left. */
+function placeAmong(greatest: number[], one: number): number {
   let at = greatest.length - 1;
-  if (one <= (greatest[at] ?? 0)) return;
   for (; at > 0 && one > (greatest[at - 1] ?? 0); at--) greatest[at] = greatest[at - 1] ?? 0;
   greatest[at] = one;
+  return greatest[greatest.length - 1] ?? one;
 }
 
 /** The names of the words of a sentence and how often each is said, by its number; each time it is said once is added. `times` is for all sentences, and has to be left empty. */
@@ -226,12 +226,14 @@ function tellOf(model: WordModel, sentence: readonly Token[], odds: Float64Array
   }
   const share = squares > 0 ? 1 / Math.sqrt(squares) : 0;
   const likely: number[] = [];
-  const leading = new Float64Array(LEADING).fill(-Infinity);
+  const leading: number[] = new Array<number>(LEADING).fill(-Infinity);
+  let least = -Infinity;
+  const { bias } = model;
   for (let f = 0; f < odds.length; f++) {
-    const one = (model.bias[f] ?? 0) + share * (odds[f] ?? 0);
+    const one = (bias[f] ?? 0) + share * (odds[f] ?? 0);
     odds[f] = one;
     if (one > LEAST_ODDS) likely.push(f);
-    placeAmong(leading, one);
+    if (one > least) least = placeAmong(leading, one);
   }
   return {
     words: sentence,
