@@ -8,7 +8,7 @@ import { WORD_MODEL_FILE } from '../core/knowledge/read.ts';
 import { findingIdSchema, type FindingId } from '../core/knowledge/schema/common.ts';
 import type { WordModelText } from '../core/knowledge/schema/wordModel.ts';
 import { describeText, heardTokens } from '../core/language/hear.ts';
-import { contenderOf, kinshipOf } from '../core/language/chosen.ts';
+import { kinshipOf } from '../core/language/chosen.ts';
 import { TRAIT_NAMES, type Described } from '../core/language/plausible.ts';
 import { RIVALRY_NAMES, rivalriesOf } from '../core/language/rivals.ts';
 import { stemSet } from '../core/language/stem.ts';
@@ -238,7 +238,7 @@ const readings = fitNamed(
 const contested = byFold.flatMap(({ sentences, kinship }) =>
   sentences.flatMap((sentence) => {
     const odds = sentence.map(({ traits }) => oddsBy(readings, traits));
-    const contenders = sentence.map(({ reading }, i) => contenderOf(reading, odds[i]));
+    const contenders = sentence.map(({ reading }, i) => ({ ...reading, odds: odds[i] ?? reading.odds }));
     return rivalriesOf(contenders, kinship).map((rivalry, i) => ({
       values: RIVALRY_NAMES.map((name) => rivalry[name]),
       right: sentence[i]?.right ?? false,

@@ -2,7 +2,7 @@ import type { FindingId } from '../knowledge/schema/common.ts';
 import { DOUBTFUL, isQuestionOfCare, type Candidate } from './candidates.ts';
 import { relatedBy } from './compete.ts';
 import { describeReadings, type Described, type Heed } from './plausible.ts';
-import { chancesOf, FAINT, type Contender, type Kinship } from './rivals.ts';
+import { chancesOf, FAINT, type Kinship } from './rivals.ts';
 import type { Span } from './tokens.ts';
 import type { Told, WordModel } from './wordModel.ts';
 
@@ -60,13 +60,6 @@ export function describedOf(all: ToJudge, leastOdds: number): readonly Described
   return describeReadings(all.model, all.sentences, told, heed, leastOdds);
 }
 
-/** A reading as its rivals see it. */
-export const contenderOf = (one: Described, odds = one.odds): Contender => ({
-  ...one,
-  odds,
-  telling: one.candidate?.telling ?? null,
-});
-
 /** What the library and the labelled sentences say of two findings. */
 export const kinshipOf = (
   implied: ToJudge['implied'],
@@ -75,26 +68,26 @@ export const kinshipOf = (
 
 /** The readings that are likely right, each as sure as it is likely. */
 export function likelyReadings(all: ToJudge): readonly Chosen[] {
-  const { model, kept, stance } = all;
+  const { model, kept, stance, implied } = all;
   const described = describedOf(all, FAINT);
-  const chances = chancesOf(
-    described.map((one) => contenderOf(one)),
-    kinshipOf(all.implied, model.toldTogether),
-    model.rivals,
-  );
-  const heard = described.flatMap((one, i) => {
-    const chance = chances[i] ?? 0;
-    return chance < LEAST_CHANCE ? [] : [{ ...one, chance }];
+  const kinship = kinshipOf(implied, model.toldTogether);
+  const chances = chancesOf(described, kinship, model.rivals);
+  const isLikely = (i: number): boolean => (chances[i] ?? 0) >= LEAST_CHANCE;
+  const phrased = new Set<FindingId>();
+  described.forEach(({ candidate, finding }, i) => {
+    if (candidate && isLikely(i)) phrased.add(finding);
   });
-  const phrased = new Set(heard.flatMap(({ candidate, finding }) => (candidate ? finding : [])));
-  const likely = heard.flatMap(({ finding, value, candidate, span, chance }): Chosen[] => {
-    const told = all.implied(finding).some((one) => one !== finding && phrased.has(one));
-    if (candidate === null && told && chance < LEAST_SPECIAL) return [];
+  const chosen = [...kept].filter(byPhraseAlone(model)).map(asHeard);
+  described.forEach(({ finding, value, candidate, span }, i) => {
+    const strength = chances[i] ?? 0;
+    if (!isLikely(i)) return;
+    const told = implied(finding).some((one) => one !== finding && phrased.has(one));
+    if (candidate === null && told && strength < LEAST_SPECIAL) return;
     const doubted = candidate ? candidate.doubted : stance.doubts(span);
-    const sure = Math.min(MOST_SURE, doubted ? DOUBTFUL : chance);
-    return [{ finding, value, sure, span, group: all.groupOf(finding), strength: chance }];
+    const sure = Math.min(MOST_SURE, doubted ? DOUBTFUL : strength);
+    chosen.push({ finding, value, sure, span, group: all.groupOf(finding), strength });
   });
-  return [...[...kept].filter(byPhraseAlone(model)).map(asHeard), ...likely];
+  return chosen;
 }
 
 /** What says more counts; what was affirmed says more than what was denied elsewhere. */

@@ -151,8 +151,8 @@ interface Entries<Target> {
 }
 
 interface Tables<Target> {
-  /** Phrases by the words that they are looked up by. */
-  readonly anchored: ReadonlyMap<string, readonly Entries<Target>[]>;
+  /** Phrases that are looked up by a word. */
+  readonly anchoredOn: (word: string) => Entries<Target> | null;
   /** Terms by their numbers. */
   readonly terms: readonly ReadonlySet<string>[];
 }
@@ -174,12 +174,20 @@ function buildTables<Target>(phrases: readonly Phrase<Target>[], uses: Uses): Ta
     const entry = { phrase, terms, anchorTerm, others: rest.map((i) => terms[i] ?? -1) };
     if (term) push(byTerm, term, entry);
   }
-  const anchored = new Map<string, Entries<Target>[]>();
-  for (const [term, list] of byTerm) {
-    const seconds = Int32Array.from(list, ({ others }) => others[0] ?? NONE);
-    for (const word of term) push(anchored, word, { list, seconds });
-  }
-  return { anchored, terms: [...numbers.keys()] };
+  const byWord = new Map<string, (readonly Anchored<Target>[])[]>();
+  for (const [term, list] of byTerm) for (const word of term) push(byWord, word, list);
+  // Put side by side when a word is first said: most words of the library never are.
+  const entriesOf = remembering(
+    (lists: readonly (readonly Anchored<Target>[])[]): Entries<Target> => {
+      const list = lists.flat();
+      return { list, seconds: Int32Array.from(list, ({ others }) => others[0] ?? NONE) };
+    },
+  );
+  const anchoredOn = (word: string): Entries<Target> | null => {
+    const lists = byWord.get(word);
+    return lists ? entriesOf(lists) : null;
+  };
+  return { anchoredOn, terms: [...numbers.keys()] };
 }
 
 function push<K, V>(lists: Map<K, V[]>, key: K, value: V): void {
@@ -216,7 +224,7 @@ export function buildPhraseIndex<Target>(
   phrases: readonly Phrase<Target>[],
   uses: Uses = countUses(phrases),
 ): PhraseIndex<Target> {
-  const { anchored, terms } = buildTables(phrases, uses);
+  const { anchoredOn, terms } = buildTables(phrases, uses);
   const presence = new Presence(terms);
   const longest = FURTHER + phrases.reduce((most, { reach }) => Math.max(most, reach), 0);
   return (tokens, understood = NOTHING) => {
@@ -242,9 +250,10 @@ export function buildPhraseIndex<Target>(
           Math.min(to, end + longest),
           understood,
         );
-        for (let anchor = start; anchor < end; anchor++)
-          for (const entries of anchored.get(tokens[anchor]?.stem ?? '') ?? [])
-            lookUp(anchor, entries);
+        for (let anchor = start; anchor < end; anchor++) {
+          const entries = anchoredOn(tokens[anchor]?.stem ?? '');
+          if (entries) lookUp(anchor, entries);
+        }
       }
     }
     return found;

@@ -184,6 +184,8 @@ export interface Described {
   readonly candidate: Candidate | null;
   readonly sentence: number;
   readonly span: Span;
+  /** Places of the words that tell it; null where only the words of the sentence tell. */
+  readonly telling: readonly number[] | null;
   /** Log-odds that it is right, apart from other readings of its words. */
   readonly odds: number;
   /** Its traits in the order of {@link TRAIT_NAMES}. */
@@ -229,8 +231,16 @@ export function describeReadings(
       if (odds < leastOdds) continue;
       const span = best?.span ?? spanOf(told, model.numberOf.get(finding) ?? -1);
       if (!span || (best === null && !heed.reports(span))) continue;
-      const traits = () => TRAITS.map(([, trait]) => trait(facts));
-      described.push({ finding, value, candidate: best, sentence: number, span, odds, traits });
+      described.push({
+        finding,
+        value,
+        candidate: best,
+        sentence: number,
+        span,
+        telling: best?.telling ?? null,
+        odds,
+        traits: () => TRAITS.map(([, trait]) => trait(facts)),
+      });
     }
   }
   return described;
