@@ -84,20 +84,22 @@ export function withoutClaimedWords<R extends Reading>(
   const { implied, rarity } = weights;
   const claims = new Map<number, R[]>();
   const related = relatedBy(implied);
-  const isClaimed = (place: number, reading: R): boolean =>
-    claims
-      .get(place)
-      ?.some((owner) => owner.sort === reading.sort && !related(owner.finding, reading.finding)) ??
-    false;
+  const isClaimed = (owners: readonly R[] | undefined, { sort, finding }: R): boolean => {
+    if (owners === undefined) return false;
+    for (const owner of owners)
+      if (owner.sort === sort && !related(owner.finding, finding)) return true;
+    return false;
+  };
   const kept = new Set<R>();
   for (const reading of weightiestFirst(readings, weights)) {
     const { telling, far } = reading;
     let [owned, worth, whole] = [0, 0, 0];
     for (const place of telling) {
-      whole += rarity(place);
-      if (isClaimed(place, reading)) continue;
+      const one = rarity(place);
+      whole += one;
+      if (isClaimed(claims.get(place), reading)) continue;
       owned++;
-      worth += rarity(place);
+      worth += one;
     }
     const losesMost = owned < telling.length && (far || 2 * worth <= whole);
     if (losesMost) continue;

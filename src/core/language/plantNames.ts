@@ -229,13 +229,15 @@ function isReplaced(tokens: readonly Token[], after: number, next: number | unde
 }
 
 function longestAt(names: PlantNames, tokens: readonly Token[], i: number): NameEntry | null {
+  const entries = names.byStem.get(tokens[i]?.stem ?? '');
+  if (!entries) return null;
   const sentence = tokens[i]?.sentence;
   const fits = (entry: NameEntry): boolean =>
     entry.stems.every(
       (part, k) => tokens[i + k]?.stem === part && tokens[i + k]?.sentence === sentence,
     ) &&
     (!entry.ambiguous || supported(tokens, i, i + entry.stems.length));
-  return names.byStem.get(tokens[i]?.stem ?? '')?.find(fits) ?? null;
+  return entries.find(fits) ?? null;
 }
 
 /** Tokens with misspelled plant names put right; places stay. `isWord` tells words that are none. */

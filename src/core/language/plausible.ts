@@ -1,7 +1,7 @@
 import type { FindingId } from '../knowledge/schema/common.ts';
 import type { Candidate } from './candidates.ts';
 import type { Span } from './tokens.ts';
-import type { Told, WordModel } from './wordModel.ts';
+import { speaksFor, type Told, type WordModel } from './wordModel.ts';
 
 /**
  * How likely each reading of a sentence is right. Phrases and the words of the sentence as a whole are two witnesses: a
@@ -149,8 +149,9 @@ function makeOddsOf(weights: ReadonlyMap<string, number>): (facts: Facts) => num
 }
 
 /** The stretch of a sentence whose words tell most of a finding. */
-function spanOf({ words, adds: addsOf }: Told, finding: number): Span | null {
-  const adds = words.map(({ stem }) => addsOf(stem, finding));
+function spanOf(model: WordModel, { words }: Told, finding: FindingId): Span | null {
+  const number = model.numberOf.get(finding) ?? -1;
+  const adds = words.map(({ stem }) => speaksFor(model, stem, number));
   const most = Math.max(...adds);
   if (!(most > 0)) return null;
   const at = adds.indexOf(most);
@@ -229,7 +230,7 @@ export function describeReadings(
       const facts = factsOf(group, best, told, heed);
       const odds = oddsOf(facts);
       if (odds < leastOdds) continue;
-      const span = best?.span ?? spanOf(told, model.numberOf.get(finding) ?? -1);
+      const span = best?.span ?? spanOf(model, told, finding);
       if (!span || (best === null && !heed.reports(span))) continue;
       described.push({
         finding,

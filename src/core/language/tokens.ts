@@ -29,18 +29,15 @@ export function tokenize(text: string): readonly Token[] {
   let sentence = 0;
   let end = 0;
   for (const match of text.matchAll(WORD)) {
-    const between = text.slice(end, match.index);
-    if (tokens.length > 0 && endsSentence(between, text, match.index)) sentence++;
+    const start = match.index;
+    // Most words have but a blank between them.
+    const apart = start - end > 1 || text[end] !== ' ';
+    const between = apart ? text.slice(end, start) : ' ';
+    if (apart && tokens.length > 0 && endsSentence(between, text, start)) sentence++;
     const word = match[0].toLowerCase();
-    end = match.index + match[0].length;
-    tokens.push({
-      start: match.index,
-      end,
-      word,
-      stem: stem(word),
-      sentence,
-      pauseBefore: PAUSE.test(between),
-    });
+    end = start + match[0].length;
+    const pauseBefore = apart && PAUSE.test(between);
+    tokens.push({ start, end, word, stem: stem(word), sentence, pauseBefore });
   }
   return tokens;
 }

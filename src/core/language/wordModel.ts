@@ -39,8 +39,9 @@ export interface WordModel {
   readonly numberOf: ReadonlyMap<FindingId, number>;
   /** Log-odds of each finding in a sentence without any known word. */
   readonly bias: Float64Array;
-  /** Room for counting words, by their numbers; empty between two sentences. */
+  /** Room for counting the words of a sentence, by their numbers, and for listing them. */
   readonly times: Int32Array;
+  readonly said: WordWeights[];
   /** What a stem tells; undefined for one that nothing was learned of. */
   readonly stemOf: (stem: string) => StemWeights | undefined;
   readonly readings: ReadonlyMap<string, number>;
@@ -66,6 +67,12 @@ function together(names: readonly WordWeights[], count: number): StemWeights {
     findings.forEach((f, k) => (sums[f] = (sums[f] ?? 0) + rarity * (weights[k] ?? 0)));
   const findings = Uint16Array.from(sums.keys()).filter((f) => sums[f] !== 0);
   return { names, findings, weights: Float64Array.from(findings, (f) => sums[f] ?? 0) };
+}
+
+/** How much a stem speaks for a finding, by its number; only ratios within a sentence count. */
+export function speaksFor({ stemOf }: WordModel, stem: string, finding: number): number {
+  const known = stemOf(stem);
+  return known?.weights[known.findings.indexOf(finding)] ?? 0;
 }
 
 /** Works out what stems tell when they are first said. Of stems without a known name nothing is kept. */
@@ -111,6 +118,7 @@ export function compileWordModel(text: WordModelText, likening: Likening): WordM
     numberOf: new Map(findings.map((id, f) => [id, f])),
     bias,
     times: new Int32Array(words.length),
+    said: [],
     stemOf: makeStemOf(new Map(words), likening, entries.length),
     readings: new Map(Object.entries(text.readings)),
     rivals: new Map(Object.entries(text.rivals)),
@@ -166,8 +174,6 @@ export interface Told {
   /** Log-odds of the likeliest findings, downwards. */
   readonly leading: readonly number[];
   readonly oddsOf: (id: FindingId) => number;
-  /** What each word adds for a finding, by its number. */
-  readonly adds: (stem: string, finding: number) => number;
 }
 
 /** Adds what words tell, by their share; the hot loop of hearing. */
@@ -191,40 +197,41 @@ function placeAmong(greatest: number[], one: number): number {
   return greatest[greatest.length - 1] ?? one;
 }
 
-/** The names of the words of a sentence and how often each is said, by its number; each time it is said once is added. `times` is for all sentences, and has to be left empty. */
-function countNames(
-  { stemOf, times }: WordModel,
+/** Adds what the words of a sentence tell and gives the length that they have to be divided by. `said` and `times` are left empty. */
+function addWords(
+  { stemOf, times, said }: WordModel,
   sentence: readonly Token[],
   odds: Float64Array,
-): { readonly said: readonly WordWeights[]; readonly times: Int32Array } {
-  const said: WordWeights[] = [];
+): number {
+  let count = 0;
   for (const { stem } of sentence) {
     const known = stemOf(stem);
     if (!known) continue;
     addTo(odds, known, 1);
     for (const name of known.names) {
       const before = times[name.number] ?? 0;
-      if (before === 0) said.push(name);
+      if (before === 0) said[count++] = name;
       times[name.number] = before + 1;
     }
   }
-  return { said, times };
+  let squares = 0;
+  for (let i = 0; i < count; i++) {
+    const name = said[i];
+    if (!name) continue;
+    const often = times[name.number] ?? 0;
+    times[name.number] = 0;
+    const worth = worthOf(name.rarity, often);
+    squares += worth * worth;
+    // Each time it is said was added once.
+    if (often > 1) addTo(odds, name, worth - often * name.rarity);
+  }
+  return Math.sqrt(squares);
 }
 
 /** Log-odds of every finding by the words of one sentence: its words by {@link sharesOf}, those that stand there once in one pass for each stem. `odds` are written. */
 function tellOf(model: WordModel, sentence: readonly Token[], odds: Float64Array): Told {
-  const { said, times } = countNames(model, sentence, odds);
-  const worths: number[] = [];
-  let squares = 0;
-  for (const name of said) {
-    const count = times[name.number] ?? 0;
-    times[name.number] = 0;
-    const worth = worthOf(name.rarity, count);
-    worths.push(worth);
-    squares += worth * worth;
-    if (count > 1) addTo(odds, name, worth - count * name.rarity);
-  }
-  const share = squares > 0 ? 1 / Math.sqrt(squares) : 0;
+  const length = addWords(model, sentence, odds);
+  const share = length > 0 ? 1 / length : 0;
   const likely: number[] = [];
   const leading: number[] = new Array<number>(LEADING).fill(-Infinity);
   let least = -Infinity;
@@ -240,14 +247,6 @@ function tellOf(model: WordModel, sentence: readonly Token[], odds: Float64Array
     likely,
     leading,
     oddsOf: (id) => odds[model.numberOf.get(id) ?? -1] ?? UNKNOWN_ODDS,
-    adds: (stem, finding) => {
-      let sum = 0;
-      for (const name of model.stemOf(stem)?.names ?? []) {
-        const at = name.findings.indexOf(finding);
-        if (at >= 0) sum += share * (worths[said.indexOf(name)] ?? 0) * (name.weights[at] ?? 0);
-      }
-      return sum;
-    },
   };
 }
 
