@@ -238,7 +238,10 @@ const readings = fitNamed(
 const contested = byFold.flatMap(({ sentences, kinship }) =>
   sentences.flatMap((sentence) => {
     const odds = sentence.map(({ traits }) => oddsBy(readings, traits));
-    const contenders = sentence.map(({ reading }, i) => ({ ...reading, odds: odds[i] ?? reading.odds }));
+    const contenders = sentence.map(({ reading }, i) => ({
+      ...reading,
+      odds: odds[i] ?? reading.odds,
+    }));
     return rivalriesOf(contenders, kinship).map((rivalry, i) => ({
       values: RIVALRY_NAMES.map((name) => rivalry[name]),
       right: sentence[i]?.right ?? false,

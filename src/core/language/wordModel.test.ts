@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { findingIdSchema } from '../knowledge/schema/common.ts';
 import { stem } from './stem.ts';
 import { tokenize } from './tokens.ts';
-import { compileWordModel, makeLikening, sharesOf, tellSentences } from './wordModel.ts';
+import { compileWordModel, makeLikening, sharesOf, speaksFor, tellSentences } from './wordModel.ts';
 
 const likening = makeLikening([
   new Map([['brown', new Set(['tan', 'brown'].map(stem))]]),
@@ -54,7 +54,13 @@ describe('what a sentence tells', () => {
     const length = Math.sqrt(3 ** 2 + 2 ** 2 + 2 ** 2);
     expect(sentence?.oddsOf(edge)).toBeCloseTo(-4 + (2 / length) * 5 + (2 / length) * 6, 9);
     expect(sentence?.oddsOf(rot)).toBe(-3);
-    expect(sentence?.adds(stem('tan'), 0)).toBeCloseTo((2 / length) * 5, 9);
+  });
+
+  it('is told by each word as far as it is rare', () => {
+    expect(speaksFor(model, stem('tan'), 0)).toBe(2 * 5);
+    expect(speaksFor(model, stem('edge'), 0)).toBe(2 * 6);
+    expect(speaksFor(model, stem('edge'), 1)).toBe(0);
+    expect(speaksFor(model, 'leaf', 0)).toBe(0);
   });
 
   it('is the sum over its words and what they have in common', () => {
