@@ -5,7 +5,7 @@ import type { Naming } from './named.ts';
 import { fitsPart, namesPart } from './partFit.ts';
 import { NEGATORS } from './phrase.ts';
 import type { PhraseMatch } from './phraseIndex.ts';
-import type { Stance } from './stance.ts';
+import { FROM_THEN_ON, type Stance } from './stance.ts';
 import { stem, stemSet } from './stem.ts';
 import type { Span, Token } from './tokens.ts';
 
@@ -114,6 +114,12 @@ function isNoReport(
   return positions.some((i) => isSimile(tokens, i) || tellsOfTime(tokens, i));
 }
 
+/** "It isn't chewed, the leaves are just yellow" denies that they are chewed, and "no rain since May" that it rained: the last word decides that tells what was seen. */
+function lastTold(tokens: readonly Token[], said: readonly number[]): number {
+  const last = Math.max(...said.filter((i) => !FROM_THEN_ON.has(tokens[i]?.stem ?? '')));
+  return Number.isFinite(last) ? last : Math.max(...said);
+}
+
 /** Reads a match as its finding; null where it is no report at all. `canTell` says whether the plant can show it. */
 export function toCandidate(
   tokens: readonly Token[],
@@ -132,9 +138,10 @@ export function toCandidate(
   const telling = allTell ? positions : positions.filter((i) => tells(tokens[i]));
   const told = { needsPart: phrase.needsPart, namesFruit: anyOf(fruits, positions) };
   const doubted = anyOf(stance.doubted, positions);
-  // "It isn't chewed, the leaves are just yellow": what is denied is that they are chewed.
   const said = telling.length > 0 ? telling : positions;
-  const value = phrase.negates || stance.denied[Math.max(...said)] !== true;
+  const value = phrase.negates || stance.denied[lastTold(tokens, said)] !== true;
+  // "The veins aren't green, the whole leaf is yellow" tells nothing of green veins and yellow leaves.
+  if (far && value && !phrase.negates && anyOf(stance.denied, said)) return null;
   const thin = far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length);
   const offPart = !fitsPart(finding, tokens, positions, told);
   const offMarks = finding.kind !== 'context' && !fitsMarks(tokens, positions, telling);

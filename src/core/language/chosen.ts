@@ -35,7 +35,7 @@ const LEAST_SPECIAL = 0.8;
 const MOST_SURE = 0.95;
 
 /** What is needed to judge the readings of a text. */
-export interface ToJudge extends Omit<Heed, 'reports'> {
+export interface ToJudge extends Omit<Heed, 'reports' | 'denies'> {
   readonly model: WordModel;
   readonly groupOf: (id: FindingId) => string | undefined;
   readonly implied: (id: FindingId) => readonly FindingId[];
@@ -43,6 +43,7 @@ export interface ToJudge extends Omit<Heed, 'reports'> {
   readonly candidates: readonly Candidate[];
   readonly stance: {
     readonly reports: (span: Span) => boolean;
+    readonly denies: (span: Span) => boolean;
     readonly doubts: (span: Span) => boolean;
   };
 }
@@ -56,7 +57,7 @@ const byPhraseAlone = ({ numberOf }: WordModel): ((one: Candidate) => boolean) =
 export function describedOf(all: ToJudge, leastOdds: number): readonly Described[] {
   const alone = byPhraseAlone(all.model);
   const told = all.candidates.filter((one) => !alone(one));
-  const heed = { ...all, reports: all.stance.reports };
+  const heed = { ...all, ...all.stance };
   return describeReadings(all.model, all.sentences, told, heed, leastOdds);
 }
 

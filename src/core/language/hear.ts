@@ -106,8 +106,8 @@ function stanceOver(tokens: readonly Token[], stance: Stance) {
     return false;
   };
   return {
-    reports: (span: Span): boolean =>
-      !at(stance.denied, span) && !at(stance.theory, span) && !at(stance.planned, span),
+    reports: (span: Span): boolean => !at(stance.theory, span) && !at(stance.planned, span),
+    denies: (span: Span): boolean => at(stance.denied, span),
     doubts: (span: Span): boolean => at(stance.doubted, span),
   };
 }

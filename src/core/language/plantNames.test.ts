@@ -27,6 +27,13 @@ it.each([
   ['key lime', ['lime']],
   ['the smell rose up', []],
   ['the roses', ['rose']],
+  ['an old rose', ['rose']],
+  ['my indoor lime', ['lime']],
+  ['old rose', []],
+  ['spruce-sized lumps', []],
+  ['as big as a spruce', []],
+  ['galls as round as roses', []],
+  ['spots the size of a lime', []],
 ])('finds in "%s" %j', (text, expected) => {
   expect(named(text)).toEqual(expected);
 });

@@ -71,7 +71,10 @@ export function buildPlantNames(plants: readonly Plant[]): PlantNames {
 const SUPPORT_AFTER = stemSet(
   'tree bush shrub plant seedling hedge vine fruit leaf branch orchard grove blossom flower patch stem stalk root',
 );
-const SUPPORT_BEFORE = stemSet('my our the a an potted these those his her me young dwarf on');
+const SUPPORT_BEFORE = stemSet(
+  'my our their the a an potted these those his her me young dwarf on every each',
+);
+const KINDS = stemSet('old young big little new indoor outdoor');
 const OWN = stemSet('my our this these me');
 /** Words before a plant that make it scenery: what it stands under, beside or looks like. */
 const SCENERY = stemSet(
@@ -108,6 +111,10 @@ function isHeading(name: Token | undefined, next: Token | undefined): boolean {
   return ['in', 'with'].includes(next.stem);
 }
 
+/** "The old ash", "my indoor lemon". */
+const isKindOf = (tokens: readonly Token[], first: number): boolean =>
+  KINDS.has(tokens[first - 1]?.stem ?? '');
+
 function supported(tokens: readonly Token[], first: number, after: number): boolean {
   const next = tokens[after];
   const plural = /s$/.test(tokens[after - 1]?.word ?? '');
@@ -119,7 +126,7 @@ function supported(tokens: readonly Token[], first: number, after: number): bool
     plural ||
     (opensSentence && next !== undefined && BE_OR_HAVE.has(next.stem)) ||
     OWN.has(tokens[first - 1]?.stem ?? '') ||
-    SUPPORT_BEFORE.has(tokens[first - 1]?.stem ?? '')
+    SUPPORT_BEFORE.has(tokens[first - (isKindOf(tokens, first) ? 2 : 1)]?.stem ?? '')
   );
 }
 
@@ -228,6 +235,18 @@ function isReplaced(tokens: readonly Token[], after: number, next: number | unde
   return at >= 0 && at < 3 && between.slice(at).some(({ stem: one }) => IT_IS.has(one));
 }
 
+const SIZES = stemSet('size sized shape shaped ish');
+const SIZE = stem('size');
+
+/** "Pea-size", "as big as walnuts", "the size of a pea": a name that tells how something looks, and no plant. */
+function isMeasure(tokens: readonly Token[], first: number, after: number): boolean {
+  const before = (step: number): string => tokens[first - step]?.stem ?? '';
+  if (SIZES.has(tokens[after]?.stem ?? '')) return true;
+  const at = ['a', 'an'].includes(before(1)) ? 2 : 1;
+  if (before(at) === 'as') return before(at + 2) === 'as';
+  return before(at) === 'of' && before(at + 1) === SIZE;
+}
+
 function longestAt(names: PlantNames, tokens: readonly Token[], i: number): NameEntry | null {
   const entries = names.byStem.get(tokens[i]?.stem ?? '');
   if (!entries) return null;
@@ -236,7 +255,8 @@ function longestAt(names: PlantNames, tokens: readonly Token[], i: number): Name
     entry.stems.every(
       (part, k) => tokens[i + k]?.stem === part && tokens[i + k]?.sentence === sentence,
     ) &&
-    (!entry.ambiguous || supported(tokens, i, i + entry.stems.length));
+    (!entry.ambiguous || supported(tokens, i, i + entry.stems.length)) &&
+    !isMeasure(tokens, i, i + entry.stems.length);
   return entries.find(fits) ?? null;
 }
 

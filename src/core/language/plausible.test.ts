@@ -43,8 +43,8 @@ describe('what was learned of words', () => {
     expect(said('nothing of the kind')).toEqual({});
   });
 
-  it('is no report where it is denied or somebody thinks so', () => {
-    expect(said('there is no gossamer')).toEqual({});
+  it('is denied where its words are, and no report where somebody thinks so', () => {
+    expect(said('there is no gossamer')).toEqual({ webbing: false });
     expect(said('she thinks it is gossamer')).toEqual({});
   });
 

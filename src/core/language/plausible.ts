@@ -24,8 +24,9 @@ export interface Heed {
   readonly canTell: (id: FindingId) => boolean;
   readonly kept: ReadonlySet<Candidate>;
   readonly rarity: (position: number) => number;
-  /** Whether the words at a stretch of the text report what they tell: it is not denied, guessed or planned. */
+  /** Whether the words at a stretch of the text report what they tell: it is not guessed or planned. */
   readonly reports: (span: Span) => boolean;
+  readonly denies: (span: Span) => boolean;
 }
 
 const LEAST_COMMON = 0.003;
@@ -225,13 +226,16 @@ export function describeReadings(
     const own = groups.get(number) ?? [];
     const phrased = new Set(own.map(({ finding }) => finding));
     for (const group of [...own, ...toldByWords(model, number, told, phrased, heed)]) {
-      const { finding, value } = group;
+      const { finding } = group;
       const best = bestOf(group.candidates, heed);
-      const facts = factsOf(group, best, told, heed);
-      const odds = oddsOf(facts);
-      if (odds < leastOdds) continue;
+      const said = factsOf(group, best, told, heed);
+      if (oddsOf(said) < leastOdds) continue;
       const span = best?.span ?? spanOf(model, told, finding);
       if (!span || (best === null && !heed.reports(span))) continue;
+      const value = best ? group.value : !heed.denies(span);
+      const facts = { ...said, value };
+      const odds = oddsOf(facts);
+      if (odds < leastOdds) continue;
       described.push({
         finding,
         value,

@@ -29,6 +29,11 @@ describe('denial', () => {
     ["holes? no they're blisters in the leaf", []],
     ['one limb wilts while the others look perfect', []],
     ['the leaves look fine at noon only', []],
+    ['the roots look white and healthy', ['the', 'roots']],
+    ['spots on it, new leaves look clean', ['new', 'leaves']],
+    ["the new shoots aren't affected", ['the', 'new', 'shoots', 'affected']],
+    ['the fruit is not harmed', ['the', 'fruit', 'harmed']],
+    ["the leaf doesn't look right", ['look', 'right']],
   ])('%s', (text, expected) => {
     expect(flagged(text, 'denied')).toEqual(expected);
   });

@@ -12,7 +12,7 @@ export interface Stance {
 
 const CONTRAST = stemSet('but however although though just only except yet still instead');
 /** "Hasn't bloomed since we pruned it": what comes after these happened. */
-const FROM_THEN_ON = stemSet('since after because');
+export const FROM_THEN_ON = stemSet('since after because');
 /** Words that begin a new statement after "and" or a comma, where a denial no longer reaches. */
 const NEW_SUBJECT = stemSet(
   'it they there the we i my our its a an this that these some now then have has is are was were you he she and',
@@ -146,17 +146,29 @@ function markBefore(flags: boolean[], tokens: readonly Token[], end: number, rea
 }
 
 const IS_NOW = stemSet('is are look seem stay');
-const WELL = stemSet('fine healthy good okay ok perfect normal unaffected');
+const WELL = stemSet(
+  'fine healthy good great okay ok right alright perfect normal unaffected clean beautiful',
+);
+const HARMED = stemSet('affected touched harmed hurt bothered damaged');
 /** Words that may stand between "is" and "fine". */
 const STRESSES = stemSet('perfectly just still all completely quite very really pretty');
 const WELL_REACH = 5;
 
+/** The verb by which a clause that ends here says that something is well, or null: "looks just fine", "look white and healthy", "aren't affected". */
+function verbOfWell(tokens: readonly Token[], i: number): number | null {
+  let verb = i - 1;
+  if (HARMED.has(stemAt(tokens, i)) && NEGATORS.has(stemAt(tokens, verb)))
+    return IS_NOW.has(stemAt(tokens, verb - 1)) ? verb - 1 : verb;
+  if (!WELL.has(stemAt(tokens, i))) return null;
+  if (stemAt(tokens, verb) === 'and') verb -= 2;
+  while (STRESSES.has(stemAt(tokens, verb))) verb--;
+  return IS_NOW.has(stemAt(tokens, verb)) ? verb : null;
+}
+
 /** "The new growth looks fine": what stands before it in the clause has nothing. */
 function saysWell(denied: boolean[], tokens: readonly Token[], i: number): void {
-  if (!WELL.has(stemAt(tokens, i)) || !endsClause(tokens, i)) return;
-  let verb = i - 1;
-  while (STRESSES.has(stemAt(tokens, verb))) verb--;
-  if (!IS_NOW.has(stemAt(tokens, verb))) return;
+  const verb = endsClause(tokens, i) ? verbOfWell(tokens, i) : null;
+  if (verb === null) return;
   for (let j = verb - 1; j >= verb - WELL_REACH; j--) {
     if (tokens[j]?.sentence !== tokens[i]?.sentence || stopsWell(tokens, j)) return;
     denied[j] = true;
@@ -202,6 +214,7 @@ const OPENERS: ReadonlySet<string> = new Set([
   ...SEARCH,
   ...WHO_ACTS,
   ...WELL,
+  ...HARMED,
   ...stemSet('none sure think know could is must to wait leave'),
 ]);
 

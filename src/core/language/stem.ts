@@ -134,6 +134,7 @@ const WHOLE = new Map<string, string>(
     note: 'notes noting noted',
     pine: 'pines',
     plane: 'planes',
+    plume: 'plumes',
     rate: 'rates',
     sage: 'sages',
     scare: 'scares scared scaring',
