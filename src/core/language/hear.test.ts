@@ -120,6 +120,7 @@ describe('findings', () => {
     ["the veins aren't green, the whole leaf is yellow", { 'veins-green': false }],
     ['It did not flower this year', { 'no-flowers': true }],
     ['my neighbour says it is mites', {}],
+    ['Any webbing? No. Spots? Yes', { webbing: false, spots: true }],
     ['my wife says there are spots', { spots: true }],
     ['bald spots', {}],
     ['spotted foliage', { spots: true }],
@@ -138,7 +139,7 @@ describe('findings', () => {
   });
 
   it('takes one finding of an exclusive group, the longer phrase', () => {
-    expect(said('lower leaves? no, the very new top leaves')).toEqual({ 'new-leaves': true });
+    expect(said('lower leaves, well, the very new top leaves')).toEqual({ 'new-leaves': true });
   });
 
   it('does not join words across a pause and sentences', () => {

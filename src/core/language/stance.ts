@@ -124,6 +124,21 @@ function opensDoubt(tokens: readonly Token[], i: number): boolean {
 const namesCulprit = (tokens: readonly Token[], i: number): boolean =>
   [1, 2, 3].some((step) => NAMES_CULPRIT.has(stemAt(tokens, i + step)));
 
+const OPEN_QUESTION = stemSet('what why when how where which who');
+const SAYS_NO = stemSet('no nope nah not none');
+
+/** "Webs underneath? No.", "dog spots? no dog": what is asked there is denied, but not by "what is it? No webs". */
+function answersNo(denied: boolean[], tokens: readonly Token[], i: number): void {
+  if (tokens[i]?.answers !== true || !SAYS_NO.has(stemAt(tokens, i))) return;
+  let from = i;
+  while (from > 0 && tokens[from - 1]?.sentence === tokens[i - 1]?.sentence) from--;
+  const asked = tokens.slice(from, i).map(({ stem: one }) => one);
+  if (asked.some((one) => OPEN_QUESTION.has(one))) return;
+  const next = stemAt(tokens, i + 1);
+  if (endsClause(tokens, i) || ANSWERS.has(next) || asked.includes(next))
+    denied.fill(true, from, i);
+}
+
 const HAVE = stem('have');
 
 function opensTheory(tokens: readonly Token[], i: number): boolean {
@@ -215,6 +230,7 @@ const OPENERS: ReadonlySet<string> = new Set([
   ...WHO_ACTS,
   ...WELL,
   ...HARMED,
+  ...SAYS_NO,
   ...stemSet('none sure think know could is must to wait leave'),
 ]);
 
@@ -230,6 +246,7 @@ export function readStance(tokens: readonly Token[]): Stance {
       mark(denied, tokens, i, DENIAL_REACH, (j) => stopsDenial(tokens, j) || isPlace(tokens, i, j));
     if (endsInNone(tokens, i)) denied[i - 1] = true;
     saysWell(denied, tokens, i);
+    answersNo(denied, tokens, i);
     if (opensDoubt(tokens, i)) mark(doubted, tokens, i, DOUBT_REACH, stopsClause);
     doubtsBefore(doubted, tokens, i);
     if (opensTheory(tokens, i)) mark(theory, tokens, i, THEORY_REACH, stopsClause);

@@ -14,6 +14,8 @@ export interface Token extends Span {
   readonly sentence: number;
   /** A comma, dash or bracket stands before it. */
   readonly pauseBefore: boolean;
+  /** A question ended before it. */
+  readonly answers: boolean;
 }
 
 const WORD = /[\p{L}\p{N}]+(?:['’][\p{L}]+)*/gu;
@@ -37,7 +39,8 @@ export function tokenize(text: string): readonly Token[] {
     const word = match[0].toLowerCase();
     end = start + match[0].length;
     const pauseBefore = apart && PAUSE.test(between);
-    tokens.push({ start, end, word, stem: stem(word), sentence, pauseBefore });
+    const answers = apart && between.includes('?');
+    tokens.push({ start, end, word, stem: stem(word), sentence, pauseBefore, answers });
   }
   return tokens;
 }
