@@ -28,7 +28,7 @@ export const asHeard = ({ finding, value, sure, span, group, positions }: Candid
 });
 
 /** Readings that are less likely are left as text. Judgement, by the totals of held sentences: what was misheard misleads, and what was not heard is asked for. */
-const LEAST_CHANCE = 0.56;
+const LEAST_CHANCE = 0.6;
 /** Of a kind of what a phrase tells in general, words alone must tell more plainly: "holes" are not yet holes of one kind. */
 const LEAST_SPECIAL = 0.8;
 /** Who says a thing plainly may still have been misread. */

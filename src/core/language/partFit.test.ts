@@ -44,6 +44,8 @@ describe('what is told of a part', () => {
       false,
     ],
     ['the noun of the sentence before', 'leaf', 'Canes are fine. It has spots', 'spots', true],
+    ['the noun that "they" means', 'leaf', 'The leaves are pale. They drop', 'drop', true],
+    ['another noun that "they" means', 'fruit', 'The leaves are pale. They drop', 'drop', false],
     ['what comes after a pause', 'leaf', 'it has spots, the canes split', 'spots', true],
     ['what comes after "and"', 'leaf', 'it has spots and canes', 'spots', true],
     [

@@ -39,6 +39,8 @@ const TOLD_ON: Readonly<Record<Part, readonly Region[] | null>> = {
 /** How far the word for the part may stand before and after what is told of it. */
 const LOOK_BACK = 10;
 const LOOK_AHEAD = 6;
+/** And how far into the sentence before, of which "they" may speak. */
+const FURTHEST_BACK = 30;
 
 /** Words after which something else is told of. */
 const JOINS = stemSet('and but while which or');
@@ -74,6 +76,21 @@ function placedOn(tokens: readonly Token[], last: number): Region | null {
   return null;
 }
 
+const THEY = stemSet("they they're these those");
+
+/** "The leaves are spotted. They drop": the first part that the sentence before names, where this one begins with "they". */
+function meantBefore(tokens: readonly Token[], at: number): Region | null {
+  const sentence = tokens[at]?.sentence;
+  let start = at;
+  while (start > 0 && at - start < LOOK_BACK && tokens[start - 1]?.sentence === sentence) start--;
+  if (!THEY.has(tokens[start]?.stem ?? '')) return null;
+  const before = tokens[start - 1]?.sentence;
+  let meant: Region | null = null;
+  for (let i = start - 1; i >= start - FURTHEST_BACK && tokens[i]?.sentence === before; i--)
+    meant = regionOf(tokens[i]) ?? meant;
+  return meant;
+}
+
 /** The part that is spoken of at a stretch of words: where it is placed, or the nearest before it in the sentence, or else just after it without a pause. */
 function spokenOf(
   tokens: readonly Token[],
@@ -88,6 +105,8 @@ function spokenOf(
     const region = regionOf(tokens[i]);
     if (region) return region;
   }
+  const meant = meantBefore(tokens, first);
+  if (meant) return meant;
   if (namesFruit) return 'fruit';
   for (let i = last + 1; i <= last + LOOK_AHEAD && tokens[i]?.sentence === sentence; i++) {
     const token = tokens[i];

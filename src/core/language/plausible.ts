@@ -1,5 +1,6 @@
 import type { FindingId } from '../knowledge/schema/common.ts';
 import type { Candidate } from './candidates.ts';
+import { NEGATORS } from './phrase.ts';
 import type { Span } from './tokens.ts';
 import { speaksFor, type Told, type WordModel } from './wordModel.ts';
 
@@ -198,11 +199,13 @@ export interface Described {
 function toldByWords(
   model: WordModel,
   sentence: number,
-  { likely }: Told,
+  { likely, words }: Told,
   phrased: ReadonlySet<FindingId>,
   heed: Heed,
 ): readonly Group[] {
   const groups: Group[] = [];
+  // "No." by itself.
+  if (words.every(({ stem }) => NEGATORS.has(stem))) return groups;
   for (const f of likely) {
     const finding = model.findings[f];
     if (finding === undefined || phrased.has(finding) || !heed.canTell(finding)) continue;

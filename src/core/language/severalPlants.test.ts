@@ -37,6 +37,19 @@ it('gives each plant its sentences, also those that only go on', () => {
   ]);
 });
 
+it('takes a sentence apart that reports of two plants', () => {
+  expect(parts('Well, my roses have spots and our red maple wilts. It is hot here.')).toEqual([
+    ['rose', 'Well, my roses have spots'],
+    ['red-maple', 'and our red maple wilts. It is hot here.'],
+  ]);
+  expect(parts('Roses have spots, tomatoes wilt and the maple has spots')).toEqual([
+    ['rose', 'Roses have spots,'],
+    ['tomato', 'tomatoes wilt'],
+    ['maple', 'and the maple has spots'],
+  ]);
+  expect(parts('My roses and my tomatoes have spots.')).toEqual([]);
+});
+
 it('comes back to a plant', () => {
   expect(parts('My roses have spots. The tomatoes wilt. The roses wilt too.')).toEqual([
     ['rose', 'My roses have spots. The roses wilt too.'],

@@ -1,6 +1,7 @@
 import type { PlantId } from '../knowledge/schema/common.ts';
 import { hear, heardTokens, type Ear } from './hear.ts';
 import { findPlants, type PlantMention } from './plantNames.ts';
+import { stemSet } from './stem.ts';
 import { LONGEST_TEXT, type Token } from './tokens.ts';
 
 /** What a message says of one of its plants. */
@@ -26,12 +27,57 @@ function sentencesOf(ear: Ear, text: string): readonly Sentence[] {
     if (own?.[0]?.sentence === token.sentence) own.push(token);
     else bySentence.push([token]);
   }
-  return bySentence.map((tokens, i): Sentence => {
+  return bySentence.flatMap((tokens, i): readonly Sentence[] => {
     const from = i === 0 ? 0 : (tokens[0]?.start ?? 0);
     const to = bySentence[i + 1]?.[0]?.start ?? text.length;
-    const mentions = findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
-    return { text: text.slice(from, to), mentions };
+    return clausesOf(ear, text.slice(from, to), tokens, from);
   });
+}
+
+/** Clauses about a plant each are looked for in sentences of so many words. */
+const LONGEST_SENTENCE = 60;
+const JOINS = stemSet('and but while whereas');
+/** So many words may stand between such a word, or a comma, and the name: "and our old red maple". */
+const FURTHEST = 4;
+
+/** Where the clause of a name begins: at a word that joins or after a comma; null where neither stands near. */
+function clauseStart(tokens: readonly Token[], name: number): number | null {
+  for (let i = name; i >= Math.max(1, name - FURTHEST); i--)
+    if (tokens[i]?.pauseBefore === true || JOINS.has(tokens[i]?.stem ?? '')) return i;
+  return null;
+}
+
+/** A sentence apart where each of its clauses reports of a plant of its own: "the spruce is brown and my maple has spots". Spans of `tokens` count from the whole text, of which the sentence begins at `from`. */
+function clausesOf(
+  ear: Ear,
+  text: string,
+  tokens: readonly Token[],
+  from: number,
+): readonly Sentence[] {
+  const read = (some: readonly Token[]): readonly PlantMention[] =>
+    findPlants(ear.plantNames, some, (one) => ear.phraseUses.has(one));
+  const mentions = read(tokens);
+  const strong = mentions.filter(({ weight }) => weight >= LEAST_WEIGHT);
+  if (strong.length < 2 || tokens.length > LONGEST_SENTENCE) return [{ text, mentions }];
+  for (const { start } of strong.slice(1)) {
+    const at = clauseStart(
+      tokens,
+      tokens.findIndex((token) => token.start === start),
+    );
+    const cut = at === null ? undefined : tokens[at]?.start;
+    if (at === null || cut === undefined) continue;
+    const first = { text: text.slice(0, cut - from), mentions: read(tokens.slice(0, at)) };
+    const rest = { text: text.slice(cut - from), mentions: read(tokens.slice(at)) };
+    if (reports(ear, first) && reports(ear, rest))
+      return [first, ...clausesOf(ear, rest.text, tokens.slice(at), cut)];
+  }
+  return [{ text, mentions }];
+}
+
+/** Whether something is reported of the plant that a sentence is about. */
+function reports(ear: Ear, sentence: Sentence): boolean {
+  const subject = subjectOf(sentence);
+  return subject !== null && hear(ear, sentence.text, subject).findings.length > 0;
 }
 
 /** The plant that a sentence is about; null when it goes on about the one before. */
@@ -48,7 +94,7 @@ function sameAs(ear: Ear, plant: PlantId, known: readonly PlantId[]): PlantId | 
 }
 
 /**
- * Takes a message about several plants apart, sentence by sentence: each belongs to the plant it names, or else to
+ * Takes a message about several plants apart, sentence by sentence, or clause by clause where each reports of a plant: each belongs to the plant it names, or else to
  * the plant of the sentence before. A plant of which nothing is reported stays with the one before it. Every word of
  * the text is in one part; fewer than two parts mean that it is about one plant.
  */
@@ -61,11 +107,9 @@ export function partByPlant(ear: Ear, text: string): readonly PlantPart[] {
     const subject = subjectOf(sentence);
     const known = parts.map(({ plant }) => plant);
     const same = subject === null ? current?.plant : sameAs(ear, subject, known);
-    const tells = (): boolean =>
-      subject !== null && hear(ear, sentence.text, subject).findings.length > 0;
     const found = parts.find(({ plant }) => plant === same);
     if (found) current = found;
-    else if (subject !== null && (parts.length === 0 || tells())) {
+    else if (subject !== null && (parts.length === 0 || reports(ear, sentence))) {
       current = { plant: subject, words: before };
       before = '';
       parts.push(current);

@@ -1,15 +1,5 @@
 import fc from 'fast-check';
-import { unheardSpans } from './unheard.ts';
-
-const heardOf = (text: string): string => {
-  let at = 0;
-  let out = '';
-  for (const { start, end } of unheardSpans(text)) {
-    out += text.slice(at, start);
-    at = end;
-  }
-  return (out + text.slice(at)).replace(/\s+/g, ' ').trim();
-};
+import { heardText, unheardSpans } from './unheard.ts';
 
 it('leaves out greeting, quotation, closing and signature of a letter', () => {
   const letter = `Dear Heather,
@@ -24,7 +14,7 @@ Olive Marsh
 
 On Tue, 9 June 2026 the clinic wrote:
 > Are there slugs on the lettuce?`;
-  expect(heardOf(letter)).toBe('The hosta leaves have holes. They get worse each night.');
+  expect(heardText(letter)).toBe('The hosta leaves have holes. They get worse each night.');
 });
 
 it.each([
@@ -40,7 +30,7 @@ it.each([
   ['The lawn dies.\n--- Original message ---\nRoses too', 'The lawn dies.'],
   ['The lawn dies.\nSent from my telephone', 'The lawn dies.'],
 ])('of "%s" hears "%s"', (text, heard = text) => {
-  expect(heardOf(text)).toBe(heard);
+  expect(heardText(text)).toBe(heard);
 });
 
 it('gives spans inside the text, in order and apart, for any text', () => {

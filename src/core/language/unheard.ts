@@ -72,6 +72,16 @@ export function unheardSpans(text: string): readonly Span[] {
   });
 }
 
+/** A text without what {@link unheardSpans} leaves out, each stretch of blanks as one. */
+export function heardText(text: string): string {
+  let [at, heard] = [0, ''];
+  for (const { start, end } of unheardSpans(text)) {
+    heard += text.slice(at, start);
+    at = end;
+  }
+  return (heard + text.slice(at)).replace(/\s+/g, ' ').trim();
+}
+
 function withoutOverlaps(spans: readonly Span[]): readonly Span[] {
   const kept: Span[] = [];
   for (const span of [...spans].sort((a, b) => a.start - b.start || b.end - a.end))

@@ -7,6 +7,7 @@ import { Field } from '../../kit/fields.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useHappen } from './useCase.ts';
 import { OutcomeChip } from './OutcomeChip.tsx';
+import { tabTitle } from './tabTitle.ts';
 import { briefDate } from '../../app/dates.ts';
 
 const Bar = styled.nav`
@@ -61,11 +62,6 @@ interface PlantTabsProps {
   readonly onAdd: () => void;
 }
 
-function titleOf(words: string, plant: string | null, position: number): string {
-  const start = words.split(/\s+/).slice(0, 4).join(' ');
-  return plant ?? (start === '' ? `Plant ${position + 1}` : start);
-}
-
 /** The plants of one call, each a tab. */
 export function PlantTabs({ record, active, answer, onShow, onAdd }: PlantTabsProps) {
   const plant = record.plants.find(({ id }) => id === active);
@@ -79,7 +75,7 @@ export function PlantTabs({ record, active, answer, onShow, onAdd }: PlantTabsPr
           aria-current={id === active ? 'page' : 'false'}
           onPress={() => onShow(id)}
         >
-          {titleOf(words, plant, position)}
+          {tabTitle(words, plant, position)}
         </Tab>
       ))}
       <Button kind="quiet" onPress={onAdd}>
