@@ -13,6 +13,7 @@ import { isQuestionOfCare, TELLS_PLAINLY, toCandidate, type Candidate } from './
 import { asHeard, describedOf, likelyReadings, oneForEach, type ToJudge } from './chosen.ts';
 import { withoutClaimedWords, type Weights } from './compete.ts';
 import { readNaming, withoutNames, withoutOwners, type Named } from './named.ts';
+import { NEGATORS } from './phrase.ts';
 import type { PhraseIndex } from './phraseIndex.ts';
 import type { Described } from './plausible.ts';
 import { readStance, type Stance } from './stance.ts';
@@ -100,14 +101,21 @@ function withoutUnasked(
 /** Whether the words at a stretch of the text report something, and whether with doubt. */
 function stanceOver(tokens: readonly Token[], stance: Stance) {
   const places = new Map(tokens.map(({ start }, i) => [start, i]));
-  const at = (flags: readonly boolean[], { start, end }: Span): boolean => {
+  const some = ({ start, end }: Span, is: (i: number) => boolean): boolean => {
     for (let i = places.get(start) ?? tokens.length; (tokens[i]?.end ?? Infinity) <= end; i++)
-      if (flags[i] === true) return true;
+      if (is(i)) return true;
     return false;
   };
+  const at = (flags: readonly boolean[], span: Span): boolean =>
+    some(span, (i) => flags[i] === true);
+  const denies = (span: Span): boolean => at(stance.denied, span);
+  // "No rain" may tell of a drought by its "no", or deny the wet: the words alone do not say which.
+  const isOpen = (span: Span): boolean =>
+    denies(span) && some(span, (i) => NEGATORS.has(tokens[i]?.stem ?? ''));
   return {
-    reports: (span: Span): boolean => !at(stance.theory, span) && !at(stance.planned, span),
-    denies: (span: Span): boolean => at(stance.denied, span),
+    reports: (span: Span): boolean =>
+      !at(stance.theory, span) && !at(stance.planned, span) && !isOpen(span),
+    denies,
     doubts: (span: Span): boolean => at(stance.doubted, span),
   };
 }

@@ -25,7 +25,7 @@ export interface Heed {
   readonly canTell: (id: FindingId) => boolean;
   readonly kept: ReadonlySet<Candidate>;
   readonly rarity: (position: number) => number;
-  /** Whether the words at a stretch of the text report what they tell: it is not guessed or planned. */
+  /** Whether the words at a stretch of the text report what they tell: it is not guessed or planned, and they leave no doubt whether it is there. */
   readonly reports: (span: Span) => boolean;
   readonly denies: (span: Span) => boolean;
 }
