@@ -232,16 +232,17 @@ export function describeReadings(
       const { finding } = group;
       const best = bestOf(group.candidates, heed);
       const said = factsOf(group, best, told, heed);
-      if (oddsOf(said) < leastOdds) continue;
+      const saidOdds = oddsOf(said);
+      if (saidOdds < leastOdds) continue;
       const span = best?.span ?? spanOf(model, told, finding);
       if (!span || (best === null && !heed.reports(span))) continue;
-      const value = best ? group.value : !heed.denies(span);
-      const facts = { ...said, value };
-      const odds = oddsOf(facts);
+      const denied = best === null && heed.denies(span);
+      const facts = denied ? { ...said, value: false } : said;
+      const odds = denied ? oddsOf(facts) : saidOdds;
       if (odds < leastOdds) continue;
       described.push({
         finding,
-        value,
+        value: facts.value,
         candidate: best,
         sentence: number,
         span,

@@ -94,8 +94,8 @@ function sameAs(ear: Ear, plant: PlantId, known: readonly PlantId[]): PlantId | 
 }
 
 /**
- * Takes a message about several plants apart, sentence by sentence, or clause by clause where each reports of a plant: each belongs to the plant it names, or else to
- * the plant of the sentence before. A plant of which nothing is reported stays with the one before it. Every word of
+ * Takes a message about several plants apart, sentence by sentence, or clause by clause where each reports of a plant: each
+ * belongs to the plant it names, or else to the plant of the sentence before. A plant of which nothing is reported stays with the one before it. Every word of
  * the text is in one part; fewer than two parts mean that it is about one plant.
  */
 export function partByPlant(ear: Ear, text: string): readonly PlantPart[] {

@@ -197,7 +197,7 @@ function placeAmong(greatest: number[], one: number): number {
   return greatest[greatest.length - 1] ?? one;
 }
 
-/** Adds what the words of a sentence tell and gives the length that they have to be divided by. `said` and `times` are left empty. */
+/** Adds what the words of a sentence tell and gives the length that they have to be divided by. `times` is left empty, and `said` is written over. */
 function addWords(
   { stemOf, times, said }: WordModel,
   sentence: readonly Token[],
