@@ -60,12 +60,15 @@ function pairsOf(text: string): readonly (readonly [string, number])[] {
   );
 }
 
+/** What a stem says less of a finding moves a sentence by some tenths of log-odds at most, and is a third of all there is to add up. */
+const LEAST_SAID = 4;
+
 /** Puts the names of a stem together. */
 function together(names: readonly WordWeights[], count: number): StemWeights {
   const sums = new Float64Array(count);
   for (const { rarity, findings, weights } of names)
     findings.forEach((f, k) => (sums[f] = (sums[f] ?? 0) + rarity * (weights[k] ?? 0)));
-  const findings = Uint16Array.from(sums.keys()).filter((f) => sums[f] !== 0);
+  const findings = Uint16Array.from(sums.keys()).filter((f) => Math.abs(sums[f] ?? 0) >= LEAST_SAID);
   return { names, findings, weights: Float64Array.from(findings, (f) => sums[f] ?? 0) };
 }
 
