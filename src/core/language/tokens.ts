@@ -19,6 +19,8 @@ export interface Token extends Span {
 }
 
 const WORD = /[\p{L}\p{N}]+(?:['’][\p{L}]+)*/gu;
+const WORD_HERE = new RegExp(WORD, 'uy');
+const NO_WORD_HERE = /[^\p{L}\p{N}]*/uy;
 const SENTENCE_END = /[.!?;\n:]/;
 const PAUSE = /[,()[\]–—]|\s-\s/;
 
@@ -30,19 +32,26 @@ export function tokenize(text: string): readonly Token[] {
   const tokens: Token[] = [];
   let sentence = 0;
   let end = 0;
-  for (const match of text.matchAll(WORD)) {
-    const start = match.index;
+  for (;;) {
+    const start = endOf(NO_WORD_HERE, text, end);
+    const next = endOf(WORD_HERE, text, start);
+    if (next === start) return tokens;
     // Most words have but a blank between them.
     const apart = start - end > 1 || text[end] !== ' ';
     const between = apart ? text.slice(end, start) : ' ';
     if (apart && tokens.length > 0 && endsSentence(between, text, start)) sentence++;
-    const word = match[0].toLowerCase();
-    end = start + match[0].length;
+    const word = text.slice(start, next).toLowerCase();
+    end = next;
     const pauseBefore = apart && PAUSE.test(between);
     const answers = apart && between.includes('?');
     tokens.push({ start, end, word, stem: stem(word), sentence, pauseBefore, answers });
   }
-  return tokens;
+}
+
+/** Where a sticky pattern ends that starts at a place; the place itself where it is not there. No match is built, of which a long text has thousands. */
+function endOf(sticky: RegExp, text: string, start: number): number {
+  sticky.lastIndex = start;
+  return sticky.test(text) ? sticky.lastIndex : start;
 }
 
 /** The words of a text in lower case, where their places do not matter. */
