@@ -48,10 +48,9 @@ const GENERAL = stemSet(
   'all big large huge giant enormous small tiny little some many every one turn go get come came look start keep stay become be is are was were have has had do in on at of to from with by for and or the a an it they them then that up off out down plant tree bush shrub',
 );
 
-function tells(token: Token | undefined): boolean {
-  if (!token) return false;
-  return !namesPart(token) && !NEGATORS.has(token.stem) && !GENERAL.has(token.stem);
-}
+/** Works out {@link Spoken.tells}. */
+export const readTelling = (tokens: readonly Token[]): readonly boolean[] =>
+  tokens.map((token) => !namesPart(token) && !NEGATORS.has(token.stem) && !GENERAL.has(token.stem));
 
 /** Asked about for its own sake, never as a sign: see careTopics.ts. */
 export const isQuestionOfCare = ({ kind, askable }: Finding): boolean =>
@@ -102,6 +101,11 @@ function anyOf(flags: readonly boolean[], positions: readonly number[]): boolean
   return false;
 }
 
+function allOf(flags: readonly boolean[], positions: readonly number[]): boolean {
+  for (const position of positions) if (flags[position] !== true) return false;
+  return true;
+}
+
 /** Words whose report does not count, whatever is read in them. */
 function isNoReport(
   finding: Finding,
@@ -120,11 +124,18 @@ function lastTold(tokens: readonly Token[], said: readonly number[]): number {
   return Number.isFinite(last) ? last : Math.max(...said);
 }
 
+/** What is known of the words of a text, one by one. */
+export interface Spoken {
+  readonly tokens: readonly Token[];
+  readonly stance: Stance;
+  readonly naming: Naming;
+  /** Words that tell more than which part is meant, and are no small ones. */
+  readonly tells: readonly boolean[];
+}
+
 /** Reads a match as its finding; null where it is no report at all. `canTell` says whether the plant can show it. */
 export function toCandidate(
-  tokens: readonly Token[],
-  stance: Stance,
-  { wholes, fruits }: Naming,
+  { tokens, stance, naming: { wholes, fruits }, tells }: Spoken,
   match: PhraseMatch<Finding>,
   canTell: boolean,
 ): Candidate | null {
@@ -134,14 +145,14 @@ export function toCandidate(
   if (finding.kind !== 'context' && anyOf(wholes, positions)) return null;
   const [opens, closes] = [tokens[first], tokens[last]];
   if (!opens || !closes) return null;
-  const allTell = positions.every((i) => tells(tokens[i]));
-  const telling = allTell ? positions : positions.filter((i) => tells(tokens[i]));
+  const telling = allOf(tells, positions) ? positions : positions.filter((i) => tells[i]);
   const told = { needsPart: phrase.needsPart, namesFruit: anyOf(fruits, positions) };
   const doubted = anyOf(stance.doubted, positions);
   const said = telling.length > 0 ? telling : positions;
-  const value = phrase.negates || stance.denied[lastTold(tokens, said)] !== true;
+  const denies = !phrase.negates && anyOf(stance.denied, said);
+  const value = !denies || stance.denied[lastTold(tokens, said)] !== true;
   // "The veins aren't green, the whole leaf is yellow" tells nothing of green veins and yellow leaves.
-  if (far && value && !phrase.negates && anyOf(stance.denied, said)) return null;
+  if (far && value && denies) return null;
   const thin = far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length);
   const offPart = !fitsPart(finding, tokens, positions, told);
   const offMarks = finding.kind !== 'context' && !fitsMarks(tokens, positions, telling);

@@ -57,20 +57,20 @@ function weigh(reading: Reading, { rarity, common, odds }: Weights): number {
   );
 }
 
-/** What stands near each other first, then what weighs more; of equals the earlier one. */
+/** Sentence by sentence what stands near each other first, then what weighs more; of equals the earlier one. Words of two sentences never compete. */
 function weightiestFirst<R extends Reading>(
   readings: readonly R[],
   weights: Weights,
 ): readonly R[] {
-  const sorted = (some: readonly R[]): readonly R[] =>
-    some
-      .map((reading) => ({ reading, weight: weigh(reading, weights) }))
-      .sort((a, b) => b.weight - a.weight)
-      .map(({ reading }) => reading);
-  return [
-    ...sorted(readings.filter(({ far }) => !far)),
-    ...sorted(readings.filter(({ far }) => far)),
-  ];
+  return readings
+    .map((reading) => ({ reading, weight: weigh(reading, weights) }))
+    .sort(
+      (a, b) =>
+        a.reading.sentence - b.reading.sentence ||
+        Number(a.reading.far) - Number(b.reading.far) ||
+        b.weight - a.weight,
+    )
+    .map(({ reading }) => reading);
 }
 
 /**

@@ -9,7 +9,13 @@ import {
   type PlantNames,
   type RankedPlant,
 } from './plantNames.ts';
-import { isQuestionOfCare, TELLS_PLAINLY, toCandidate, type Candidate } from './candidates.ts';
+import {
+  isQuestionOfCare,
+  readTelling,
+  TELLS_PLAINLY,
+  toCandidate,
+  type Candidate,
+} from './candidates.ts';
 import { asHeard, describedOf, likelyReadings, oneForEach, type ToJudge } from './chosen.ts';
 import { withoutClaimedWords, type Weights } from './compete.ts';
 import { readNaming, withoutNames, withoutOwners, type Named } from './named.ts';
@@ -159,12 +165,13 @@ function listen(ear: Ear, model: WordModel | null, text: string, plant: PlantId 
   const about = plant ?? (meant.length === 1 ? meant[0]?.plant : undefined);
   const understood = about === undefined ? undefined : ear.understood(about);
   const canTell = (id: FindingId): boolean => told?.has(id) ?? true;
+  const said = { tokens: spoken, stance, naming, tells: readTelling(spoken) };
   const read: Candidate[] = [];
   for (const match of ear.phrases(spoken, understood)) {
     const fitsPlant = canTell(match.phrase.target.id);
     // Most matches are of other plants.
     if (!fitsPlant && match.positions.length < TELLS_PLAINLY) continue;
-    const candidate = toCandidate(spoken, stance, naming, match, fitsPlant);
+    const candidate = toCandidate(said, match, fitsPlant);
     if (candidate) read.push(candidate);
   }
   const seen = read.some(({ fits, target, value }) => fits && value && target.kind !== 'context');

@@ -68,7 +68,9 @@ function together(names: readonly WordWeights[], count: number): StemWeights {
   const sums = new Float64Array(count);
   for (const { rarity, findings, weights } of names)
     findings.forEach((f, k) => (sums[f] = (sums[f] ?? 0) + rarity * (weights[k] ?? 0)));
-  const findings = Uint16Array.from(sums.keys()).filter((f) => Math.abs(sums[f] ?? 0) >= LEAST_SAID);
+  const findings = Uint16Array.from(sums.keys()).filter(
+    (f) => Math.abs(sums[f] ?? 0) >= LEAST_SAID,
+  );
   return { names, findings, weights: Float64Array.from(findings, (f) => sums[f] ?? 0) };
 }
 
