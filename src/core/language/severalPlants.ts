@@ -19,6 +19,9 @@ interface Sentence {
   readonly mentions: readonly PlantMention[];
 }
 
+const plantsIn = (ear: Ear, tokens: readonly Token[]): readonly PlantMention[] =>
+  findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
+
 /** Sentences with their plants; each is weighed by itself, as which came first in the message does not matter. */
 function sentencesOf(ear: Ear, text: string): readonly Sentence[] {
   const bySentence: Token[][] = [];
@@ -30,11 +33,15 @@ function sentencesOf(ear: Ear, text: string): readonly Sentence[] {
   return bySentence.flatMap((tokens, i): readonly Sentence[] => {
     const from = i === 0 ? 0 : (tokens[0]?.start ?? 0);
     const to = bySentence[i + 1]?.[0]?.start ?? text.length;
-    return clausesOf(ear, text.slice(from, to), tokens, from);
+    const own = text.slice(from, to);
+    return text.length > LONGEST_MESSAGE
+      ? [{ text: own, mentions: plantsIn(ear, tokens) }]
+      : clausesOf(ear, own, tokens, from);
   });
 }
 
-/** Clauses about a plant each are looked for in sentences of so many words. */
+/** Clauses about a plant each are looked for in messages of so many characters, and there in sentences of so many words. */
+const LONGEST_MESSAGE = 20_000;
 const LONGEST_SENTENCE = 60;
 const JOINS = stemSet('and but while whereas');
 /** So many words may stand between such a word, or a comma, and the name: "and our old red maple". */
@@ -54,9 +61,7 @@ function clausesOf(
   tokens: readonly Token[],
   from: number,
 ): readonly Sentence[] {
-  const read = (some: readonly Token[]): readonly PlantMention[] =>
-    findPlants(ear.plantNames, some, (one) => ear.phraseUses.has(one));
-  const mentions = read(tokens);
+  const mentions = plantsIn(ear, tokens);
   const strong = mentions.filter(({ weight }) => weight >= LEAST_WEIGHT);
   if (strong.length < 2 || tokens.length > LONGEST_SENTENCE) return [{ text, mentions }];
   for (const { start } of strong.slice(1)) {
@@ -66,8 +71,8 @@ function clausesOf(
     );
     const cut = at === null ? undefined : tokens[at]?.start;
     if (at === null || cut === undefined) continue;
-    const first = { text: text.slice(0, cut - from), mentions: read(tokens.slice(0, at)) };
-    const rest = { text: text.slice(cut - from), mentions: read(tokens.slice(at)) };
+    const first = { text: text.slice(0, cut - from), mentions: plantsIn(ear, tokens.slice(0, at)) };
+    const rest = { text: text.slice(cut - from), mentions: plantsIn(ear, tokens.slice(at)) };
     if (reports(ear, first) && reports(ear, rest))
       return [first, ...clausesOf(ear, rest.text, tokens.slice(at), cut)];
   }
