@@ -151,9 +151,9 @@ function makeOddsOf(weights: ReadonlyMap<string, number>): (facts: Facts) => num
 }
 
 /** The stretch of a sentence whose words tell most of a finding. */
-function spanOf(model: WordModel, { words }: Told, finding: FindingId): Span | null {
+function spanOf(model: WordModel, { words, stems }: Told, finding: FindingId): Span | null {
   const number = model.numberOf.get(finding) ?? -1;
-  const adds = words.map(({ stem }) => speaksFor(model, stem, number));
+  const adds = stems.map((known) => speaksFor(known, number));
   const most = Math.max(...adds);
   if (!(most > 0)) return null;
   const at = adds.indexOf(most);

@@ -57,10 +57,10 @@ describe('what a sentence tells', () => {
   });
 
   it('is told by each word as far as it is rare', () => {
-    expect(speaksFor(model, stem('tan'), 0)).toBe(2 * 5);
-    expect(speaksFor(model, stem('edge'), 0)).toBe(2 * 6);
-    expect(speaksFor(model, stem('edge'), 1)).toBe(0);
-    expect(speaksFor(model, 'leaf', 0)).toBe(0);
+    expect(speaksFor(model.stemOf(stem('tan')), 0)).toBe(2 * 5);
+    expect(speaksFor(model.stemOf(stem('edge')), 0)).toBe(2 * 6);
+    expect(speaksFor(model.stemOf(stem('edge')), 1)).toBe(0);
+    expect(speaksFor(model.stemOf('leaf'), 0)).toBe(0);
   });
 
   it('is the sum over its words and what they have in common', () => {

@@ -13,7 +13,7 @@ interface WordWeights {
 }
 
 /** A stem with all its names together, so that a sentence is summed up in one pass. */
-interface StemWeights {
+export interface StemWeights {
   readonly names: readonly WordWeights[];
   readonly findings: Uint16Array;
   /** Weights of its names, each times its rarity. */
@@ -75,9 +75,17 @@ function together(names: readonly WordWeights[], count: number): StemWeights {
 }
 
 /** How much a stem speaks for a finding, by its number; only ratios within a sentence count. */
-export function speaksFor({ stemOf }: WordModel, stem: string, finding: number): number {
-  const known = stemOf(stem);
-  return known?.weights[known.findings.indexOf(finding)] ?? 0;
+export function speaksFor(known: StemWeights | undefined, finding: number): number {
+  if (!known) return 0;
+  const { findings, weights } = known;
+  // They stand upwards.
+  let [low, high] = [0, findings.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((findings[middle] ?? Infinity) < finding) low = middle + 1;
+    else high = middle;
+  }
+  return findings[low] === finding ? (weights[low] ?? 0) : 0;
 }
 
 /** Works out what stems tell when they are first said. Of stems without a known name nothing is kept. */
@@ -174,6 +182,8 @@ const LEADING = 5;
 /** What the words of one sentence tell. */
 export interface Told {
   readonly words: readonly Token[];
+  /** What the stem of each of them tells. */
+  readonly stems: readonly (StemWeights | undefined)[];
   /** Numbers of the findings that the words alone are worth a reading of. */
   readonly likely: readonly number[];
   /** Log-odds of the likeliest findings, downwards. */
@@ -204,13 +214,12 @@ function placeAmong(greatest: number[], one: number): number {
 
 /** Adds what the words of a sentence tell and gives the length that they have to be divided by. `times` is left empty, and `said` is written over. */
 function addWords(
-  { stemOf, times, said }: WordModel,
-  sentence: readonly Token[],
+  { times, said }: WordModel,
+  stems: readonly (StemWeights | undefined)[],
   odds: Float64Array,
 ): number {
   let count = 0;
-  for (const { stem } of sentence) {
-    const known = stemOf(stem);
+  for (const known of stems) {
     if (!known) continue;
     addTo(odds, known, 1);
     for (const name of known.names) {
@@ -235,7 +244,8 @@ function addWords(
 
 /** Log-odds of every finding by the words of one sentence: its words by {@link sharesOf}, those that stand there once in one pass for each stem. `odds` are written. */
 function tellOf(model: WordModel, sentence: readonly Token[], odds: Float64Array): Told {
-  const length = addWords(model, sentence, odds);
+  const stems = sentence.map(({ stem }) => model.stemOf(stem));
+  const length = addWords(model, stems, odds);
   const share = length > 0 ? 1 / length : 0;
   const likely: number[] = [];
   const leading: number[] = new Array<number>(LEADING).fill(-Infinity);
@@ -249,6 +259,7 @@ function tellOf(model: WordModel, sentence: readonly Token[], odds: Float64Array
   }
   return {
     words: sentence,
+    stems,
     likely,
     leading,
     oddsOf: (id) => odds[model.numberOf.get(id) ?? -1] ?? UNKNOWN_ODDS,
