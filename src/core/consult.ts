@@ -266,7 +266,8 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     approach: enquiry.approach,
     channel: enquiry.channel,
     reported: new Set(reports.filter(({ value }) => value).map(({ finding }) => finding)),
-    denied: new Set(reports.filter(({ value }) => !value).map(({ finding }) => finding)),
+    // "No dog here" in passing does not say that no child is about: what lifts a caution is asked for.
+    ruledOut: new Set(reports.flatMap(({ finding, value }) => (value ? [] : finding))),
   };
 
   return {

@@ -2,10 +2,10 @@ import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
-import { createConsultant } from '../../src/core/consult.ts';
+import { createConsultant, type Answer } from '../../src/core/consult.ts';
 import { enquiry } from '../support/enquiry.ts';
 import { library } from '../support/wholeLibrary.ts';
-import { day } from '../support/setting.ts';
+import { day, findingId, plantId } from '../support/setting.ts';
 
 const consultant = createConsultant(library);
 
@@ -61,4 +61,18 @@ it.each([
   ['Can I eat zucchini with white powder on the leaves?', 'powdery-mildew'],
 ])('"%s" is about %s', (words, cause) => {
   expect(leadOf(words, '2026-07-05', { lat: 43, lon: -70 })).toBe(cause);
+});
+
+// What can hurt a child is offered only after the advisor asked: "no dog" in passing says nothing of children; domain rule.
+it('offers no bait that is a hazard to children because a denial was overheard', () => {
+  const words =
+    'My hosta has ragged holes and slime trails, worse every morning. Dogs? No. No pets, no kids.';
+  const whereas = { plant: plantId('hosta'), today: day('2026-06-13') };
+  const refusals = (answers: readonly Answer[]): readonly string[] =>
+    consultant(enquiry(words, { ...whereas, answers })).advice.notDoing.map(({ text }) => text);
+  const pets = findingId('pets-or-children');
+  expect(refusals([])).toContain('Metaldehyde bait');
+  expect(refusals([{ kind: 'told', finding: pets, value: false, sure: 1 }])).not.toContain(
+    'Metaldehyde bait',
+  );
 });

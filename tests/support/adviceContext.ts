@@ -17,7 +17,7 @@ export function adviceContext(
     approach: 'integrated',
     channel: 'phone',
     reported: new Set(),
-    denied: new Set(),
+    ruledOut: new Set(),
     ...change,
   };
 }

@@ -22,6 +22,6 @@ export interface AdviceContext {
   readonly channel: Channel;
   /** Findings reported as true. */
   readonly reported: ReadonlySet<FindingId>;
-  /** Findings reported as not so. */
-  readonly denied: ReadonlySet<FindingId>;
+  /** Findings answered as not so; what was only overheard as denied lifts no caution. */
+  readonly ruledOut: ReadonlySet<FindingId>;
 }

@@ -149,7 +149,7 @@ it('keeps hazards from pets and children unless none is about', () => {
   const bait = candidate({ petHazard: true, classes: ['molluscicide'] }, 'mollusc');
   const none = new Set([findingId('pets-or-children')]);
   expect(rules.petsAndChildren(bait, context()).kind).toBe('forbid');
-  expect(rules.petsAndChildren(bait, context({ denied: none })).kind).toBe('standing');
+  expect(rules.petsAndChildren(bait, context({ ruledOut: none })).kind).toBe('standing');
   expect(
     rules.petsAndChildren(bait, context({ reported: new Set([findingId('pets-or-children')]) }))
       .kind,

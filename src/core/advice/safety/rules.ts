@@ -165,9 +165,9 @@ export const wildAnimals: SafetyRule = ({ treatment }) =>
       }
     : ALLOW;
 
-/** What can hurt a dog, a cat or a child is offered only where the enquirer says that none is about. */
-export const petsAndChildren: SafetyRule = ({ treatment }, { denied }) => {
-  if (treatment.petHazard && !denied.has(SAFETY_FINDINGS.pets)) {
+/** What can hurt a dog, a cat or a child is offered only where the enquirer was asked and none is about. */
+export const petsAndChildren: SafetyRule = ({ treatment }, { ruledOut }) => {
+  if (treatment.petHazard && !ruledOut.has(SAFETY_FINDINGS.pets)) {
     return forbid('Not where a pet or a child could get at it.');
   }
   return isPesticide(treatment) || treatment.petHazard
