@@ -74,7 +74,7 @@ const SUPPORT_AFTER = stemSet(
 const SUPPORT_BEFORE = stemSet(
   'my our their the a an potted these those his her me young dwarf on every each',
 );
-const KINDS = stemSet('old young big little new indoor outdoor');
+const DESCRIBES_ONE = stemSet('old young big little new indoor outdoor');
 const OWN = stemSet('my our this these me');
 /** Words before a plant that make it scenery: what it stands under, beside or looks like. */
 const SCENERY = stemSet(
@@ -111,10 +111,6 @@ function isHeading(name: Token | undefined, next: Token | undefined): boolean {
   return ['in', 'with'].includes(next.stem);
 }
 
-/** "The old ash", "my indoor lemon". */
-const isKindOf = (tokens: readonly Token[], first: number): boolean =>
-  KINDS.has(tokens[first - 1]?.stem ?? '');
-
 function supported(tokens: readonly Token[], first: number, after: number): boolean {
   const next = tokens[after];
   const plural = /s$/.test(tokens[after - 1]?.word ?? '');
@@ -122,11 +118,13 @@ function supported(tokens: readonly Token[], first: number, after: number): bool
   if (next !== undefined && COLOUR_NOUNS.has(next.stem)) return false;
   const opensSentence = tokens[first - 1]?.sentence !== tokens[first]?.sentence;
   if (first === 0 && isHeading(tokens[first], next)) return true;
+  // "The old ash", "my indoor lemon".
+  const leading = DESCRIBES_ONE.has(tokens[first - 1]?.stem ?? '') ? 2 : 1;
   return (
     plural ||
     (opensSentence && next !== undefined && BE_OR_HAVE.has(next.stem)) ||
     OWN.has(tokens[first - 1]?.stem ?? '') ||
-    SUPPORT_BEFORE.has(tokens[first - (isKindOf(tokens, first) ? 2 : 1)]?.stem ?? '')
+    SUPPORT_BEFORE.has(tokens[first - leading]?.stem ?? '')
   );
 }
 

@@ -65,16 +65,15 @@ function clausesOf(
   const strong = mentions.filter(({ weight }) => weight >= LEAST_WEIGHT);
   if (strong.length < 2 || tokens.length > LONGEST_SENTENCE) return [{ text, mentions }];
   for (const { start } of strong.slice(1)) {
-    const at = clauseStart(
-      tokens,
-      tokens.findIndex((token) => token.start === start),
-    );
-    const cut = at === null ? undefined : tokens[at]?.start;
-    if (at === null || cut === undefined) continue;
-    const first = { text: text.slice(0, cut - from), mentions: plantsIn(ear, tokens.slice(0, at)) };
-    const rest = { text: text.slice(cut - from), mentions: plantsIn(ear, tokens.slice(at)) };
+    const name = tokens.findIndex((token) => token.start === start);
+    const at = clauseStart(tokens, name);
+    if (at === null) continue;
+    const [before, after] = [tokens.slice(0, at), tokens.slice(at)];
+    const cut = after[0]?.start ?? from;
+    const first = { text: text.slice(0, cut - from), mentions: plantsIn(ear, before) };
+    const rest = { text: text.slice(cut - from), mentions: plantsIn(ear, after) };
     if (reports(ear, first) && reports(ear, rest))
-      return [first, ...clausesOf(ear, rest.text, tokens.slice(at), cut)];
+      return [first, ...clausesOf(ear, rest.text, after, cut)];
   }
   return [{ text, mentions }];
 }
