@@ -267,7 +267,9 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     channel: enquiry.channel,
     reported: new Set(reports.filter(({ value }) => value).map(({ finding }) => finding)),
     // "No dog here" in passing does not say that no child is about: what lifts a caution is asked for.
-    ruledOut: new Set(reports.flatMap(({ finding, value }) => (value ? [] : finding))),
+    ruledOut: new Set(
+      reportsOf([], answers).flatMap(({ finding, value }) => (value ? [] : finding)),
+    ),
   };
 
   return {
