@@ -1,25 +1,63 @@
 import { OPENED_CASE } from '../../tests/support/caseRecord.ts';
 import { applyCaseEvent } from './applyCaseEvent.ts';
-import { NO_PLAN, type CaseEvent, type CaseRecord } from './cases.ts';
+import type { CaseEvent, LoggedEvent } from './caseEvents.ts';
+import { NO_PLAN, type CaseRecord } from './cases.ts';
 
 const RECORD = OPENED_CASE;
-const after = (...events: CaseEvent[]): CaseRecord => events.reduce(applyCaseEvent, RECORD);
+const after = (...events: LoggedEvent[]): CaseRecord => events.reduce(applyCaseEvent, RECORD);
 const answer = (value: boolean): CaseEvent => ({
   kind: 'answer-given',
   plantId: 'plant-1',
-  answer: { finding: 'webbing', value, sure: 0.9 },
+  answer: { id: `answer-${String(value)}`, finding: 'webbing', value, sure: 0.9 },
 });
 
 it('keeps one answer for each finding, the last', () => {
   expect(after(answer(true), answer(false)).plants[0]?.answers).toEqual([
-    { finding: 'webbing', value: false, sure: 0.9 },
+    { id: 'answer-false', finding: 'webbing', value: false, sure: 0.9 },
   ]);
 });
 
-it('withdraws an answer', () => {
-  expect(
-    after(answer(true), { kind: 'answer-withdrawn', plantId: 'plant-1', finding: 'webbing' }),
-  ).toEqual(RECORD);
+const withdrawn = (answerId: string): CaseEvent => ({
+  kind: 'answer-withdrawn',
+  plantId: 'plant-1',
+  answerId,
+});
+
+it('withdraws an answer, and no newer one about the same finding', () => {
+  expect(after(answer(true), withdrawn('answer-true'))).toEqual(RECORD);
+  expect(after(answer(true), answer(false), withdrawn('answer-true'))).toEqual(
+    after(answer(false)),
+  );
+});
+
+it('replays events as earlier versions wrote them', () => {
+  const [plant] = after(
+    { kind: 'words-set', plantId: 'plant-1', words: 'roses' },
+    {
+      kind: 'answer-given',
+      plantId: 'plant-1',
+      answer: { finding: 'webbing', value: true, sure: 1 },
+    },
+    {
+      kind: 'answer-given',
+      plantId: 'plant-1',
+      answer: { finding: 'galls', value: true, sure: 1 },
+    },
+    { kind: 'answer-withdrawn', plantId: 'plant-1', finding: 'webbing' },
+  ).plants;
+  expect(plant).toMatchObject({ words: 'roses', answers: [{ id: 'galls', finding: 'galls' }] });
+});
+
+it('edits words, and sets of the enquirer only what is named', () => {
+  const edits = [{ at: 0, remove: '', insert: 'red ' }];
+  const { plants, enquirer } = after(
+    { kind: 'words-set', plantId: 'plant-1', words: 'roses' },
+    { kind: 'words-edited', plantId: 'plant-1', edits },
+    { kind: 'enquirer-set', name: 'Odile' },
+    { kind: 'enquirer-set', contact: 'by letter' },
+  );
+  expect(plants[0]?.words).toBe('red roses');
+  expect(enquirer).toEqual({ name: 'Odile', contact: 'by letter' });
 });
 
 it('starts a further plant at the place and date of the first, once', () => {

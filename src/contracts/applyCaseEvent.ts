@@ -1,10 +1,12 @@
+import type { LoggedEvent, StoredEvent } from './caseEvents.ts';
 import {
   NO_PLAN,
-  type CaseEvent,
   type CasePlan,
   type CasePlant,
   type CaseRecord,
+  type KeptAnswer,
 } from './cases.ts';
+import { applyEdits } from './textEdits.ts';
 
 function changePlant(
   record: CaseRecord,
@@ -40,6 +42,15 @@ interface StepDay {
 
 const withoutStepDay = (days: CasePlan['done'], { step, on }: StepDay): CasePlan['done'] =>
   days.filter((one) => one.step !== step || one.on !== on);
+
+/** Answers of earlier versions have no id; they are known by their finding. */
+function withAnswer(
+  answers: readonly KeptAnswer[],
+  answer: Omit<KeptAnswer, 'id'> & { readonly id?: string },
+): KeptAnswer[] {
+  const others = answers.filter(({ finding }) => finding !== answer.finding);
+  return [...others, { ...answer, id: answer.id ?? answer.finding }];
+}
 
 /** A plant of which nothing was said yet. */
 export function freshPlant(
@@ -77,8 +88,13 @@ function addPlant(record: CaseRecord, plantId: string): CaseRecord {
  * once, the server keeps it. An event about a plant that does not exist changes nothing. The version is
  * counted by the server, not here.
  */
-export function applyCaseEvent(record: CaseRecord, event: CaseEvent): CaseRecord {
+export function applyCaseEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
   switch (event.kind) {
+    case 'words-edited':
+      return changePlant(record, event.plantId, (plant) => ({
+        ...plant,
+        words: applyEdits(plant.words, event.edits) ?? plant.words,
+      }));
     case 'words-set':
       return changePlant(record, event.plantId, (plant) => ({ ...plant, words: event.words }));
     case 'plant-chosen':
@@ -95,15 +111,14 @@ export function applyCaseEvent(record: CaseRecord, event: CaseEvent): CaseRecord
     case 'answer-given':
       return changePlant(record, event.plantId, (plant) => ({
         ...plant,
-        answers: [
-          ...plant.answers.filter(({ finding }) => finding !== event.answer.finding),
-          event.answer,
-        ],
+        answers: withAnswer(plant.answers, event.answer),
       }));
     case 'answer-withdrawn':
       return changePlant(record, event.plantId, (plant) => ({
         ...plant,
-        answers: plant.answers.filter(({ finding }) => finding !== event.finding),
+        answers: plant.answers.filter(({ id, finding }) =>
+          'answerId' in event ? id !== event.answerId : finding !== event.finding,
+        ),
       }));
     case 'phrase-tied':
       // Kept for the library's editors; the case itself is told by the answer that goes with it.
@@ -144,10 +159,39 @@ export function applyCaseEvent(record: CaseRecord, event: CaseEvent): CaseRecord
     case 'channel-set':
       return { ...record, channel: event.channel };
     case 'enquirer-set':
-      return { ...record, enquirer: { name: event.name, contact: event.contact } };
+      return {
+        ...record,
+        enquirer: {
+          name: event.name ?? record.enquirer.name,
+          contact: event.contact ?? record.enquirer.contact,
+        },
+      };
     case 'call-back-set':
       return { ...record, callBackOn: event.on };
     case 'status-set':
       return { ...record, status: event.status };
+    case 'conflict-settled':
+      return {
+        ...record,
+        conflicts: record.conflicts.filter(({ id }) => id !== event.conflictId),
+      };
   }
+}
+
+/** Conflicts that a case keeps at most; the oldest give way, and stay in the log. */
+const MAX_CONFLICTS = 50;
+
+/** The record after a stored event: its change, its conflicts and its version. */
+export function applyStoredEvent(
+  record: CaseRecord,
+  { version, event, conflicts }: StoredEvent,
+): CaseRecord {
+  const after = applyCaseEvent(record, event);
+  const known = new Set(after.conflicts.map(({ id }) => id));
+  const fresh = conflicts.filter(({ id }) => !known.has(id));
+  return {
+    ...after,
+    version,
+    conflicts: [...after.conflicts, ...fresh].slice(-MAX_CONFLICTS),
+  };
 }

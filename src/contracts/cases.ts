@@ -1,22 +1,28 @@
 import { z } from 'zod';
 import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
 import { CONFIRMATIONS } from '../core/diagnosis/learning.ts';
-import { isoDateSchema, MOST_CHARACTERS, placeSchema, seenSchema } from './consult.ts';
+import { isoDateSchema, placeSchema, seenSchema } from './consult.ts';
+import { textSchema } from './storableText.ts';
 
 export const CASE_STATUSES = ['open', 'waiting', 'closed'] as const;
 export type CaseStatus = (typeof CASE_STATUSES)[number];
 
+/** An identifier of the library or of a case: short, and of characters that can be stored. */
+export const idSchema = textSchema(80).min(1);
+
 /** An answer as it is kept with a case. `value` is a choice id where the finding is a group. */
 export const keptAnswerSchema = z.strictObject({
-  finding: z.string().min(1).max(80),
-  value: z.union([z.boolean(), z.string().min(1).max(80)]),
+  /** Of this answer alone, so that taking it back never takes back a newer one about the same finding. */
+  id: idSchema,
+  finding: idSchema,
+  value: z.union([z.boolean(), idSchema]),
   sure: z.number().min(0).max(1),
 });
 export type KeptAnswer = z.infer<typeof keptAnswerSchema>;
 
 /** What the trouble proved to be, and how that is known. */
 export const outcomeSchema = z.strictObject({
-  cause: z.string().min(1).max(80),
+  cause: idSchema,
   confirmed: z.enum(CONFIRMATIONS),
   on: isoDateSchema,
 });
@@ -29,10 +35,8 @@ export const labelFactsSchema = z.strictObject({
   mostPerYear: z.number().int().min(1).max(99).nullable(),
 });
 
-const stepId = z.string().min(1).max(80);
-
 /** A step that was done, or is to be done, on a day. */
-export const stepDaySchema = z.strictObject({ step: stepId, on: isoDateSchema });
+export const stepDaySchema = z.strictObject({ step: idSchema, on: isoDateSchema });
 
 /** Dates that were told, with the number of the application. */
 export const keptDateSchema = stepDaySchema.extend({ number: z.number().int().min(1).max(99) });
@@ -40,11 +44,11 @@ export const keptDateSchema = stepDaySchema.extend({ number: z.number().int().mi
 /** What the dates of a plan hang on besides the advice, and the dates that were told. */
 export const casePlanSchema = z.strictObject({
   harvest: isoDateSchema.nullable(),
-  labels: z.record(stepId, labelFactsSchema),
+  labels: z.record(idSchema, labelFactsSchema),
   done: z.array(stepDaySchema),
   kept: z.array(keptDateSchema),
   /** Days on which events were seen that windows are counted from, by the name of the event. */
-  seen: z.record(z.string().max(80), isoDateSchema).default({}),
+  seen: z.record(textSchema(80), isoDateSchema).default({}),
 });
 export type CasePlan = z.infer<typeof casePlanSchema>;
 
@@ -67,6 +71,42 @@ export const casePlantSchema = z.strictObject({
 });
 export type CasePlant = z.infer<typeof casePlantSchema>;
 
+/** The parts of a case that two people may set to different values at once. */
+export const CONTESTED_FIELDS = [
+  'words',
+  'plant',
+  'date',
+  'place',
+  'approach',
+  'answer',
+  'outcome',
+  'harvest',
+  'label',
+  'seen',
+  'dates',
+  'channel',
+  'name',
+  'contact',
+  'call-back',
+  'status',
+] as const;
+
+/** Two values that were given at once: the later one holds, the other one is kept here until somebody has looked at both. */
+export const conflictSchema = z.strictObject({
+  id: idSchema,
+  field: z.enum(CONTESTED_FIELDS),
+  /** Null for a field of the whole case. */
+  plantId: textSchema(60).nullable(),
+  /** The finding, step or event it is about; null where the field says all. */
+  about: textSchema(80).nullable(),
+  /** The value that holds, and the one that it replaced, as texts; of words both stand in the text. */
+  kept: textSchema(400),
+  other: textSchema(400),
+  /** Who wrote the value that was replaced. */
+  otherBy: textSchema(80),
+});
+export type Conflict = z.infer<typeof conflictSchema>;
+
 /** A case as it stands after all its events. */
 export const caseRecordSchema = z.strictObject({
   id: z.uuid(),
@@ -79,77 +119,9 @@ export const caseRecordSchema = z.strictObject({
   /** Day to call back, or null. */
   callBackOn: isoDateSchema.nullable(),
   plants: z.array(casePlantSchema).min(1),
+  conflicts: z.array(conflictSchema),
 });
 export type CaseRecord = z.infer<typeof caseRecordSchema>;
-
-const plantId = z.string().min(1).max(40);
-
-/** Everything that can happen to a case. Replaying the events of a case gives its record. */
-export const caseEventSchema = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('words-set'),
-    plantId,
-    words: z
-      .string()
-      .max(
-        MOST_CHARACTERS,
-        `must be at most ${MOST_CHARACTERS} characters: open a second plant for the rest`,
-      ),
-  }),
-  z.strictObject({
-    kind: z.literal('plant-chosen'),
-    plantId,
-    plant: z.string().max(80).nullable(),
-  }),
-  z.strictObject({ kind: z.literal('date-set'), plantId, date: isoDateSchema }),
-  z.strictObject({ kind: z.literal('place-set'), plantId, place: placeSchema }),
-  z.strictObject({ kind: z.literal('approach-set'), plantId, approach: z.enum(APPROACHES) }),
-  z.strictObject({ kind: z.literal('answer-given'), plantId, answer: keptAnswerSchema }),
-  z.strictObject({ kind: z.literal('answer-withdrawn'), plantId, finding: z.string().max(80) }),
-  /** The advisor tied words that were not understood to a finding; a suggestion for the library. */
-  z.strictObject({
-    kind: z.literal('phrase-tied'),
-    plantId,
-    finding: z.string().min(1).max(80),
-    said: z.string().min(1).max(200),
-  }),
-  z.strictObject({ kind: z.literal('consulted'), plantId, knowledgeVersion: z.string().max(40) }),
-  z.strictObject({
-    kind: z.literal('outcome-set'),
-    plantId,
-    outcome: outcomeSchema.nullable(),
-  }),
-  z.strictObject({ kind: z.literal('harvest-set'), plantId, on: isoDateSchema.nullable() }),
-  z.strictObject({
-    kind: z.literal('label-read'),
-    plantId,
-    step: stepId,
-    label: labelFactsSchema,
-  }),
-  z.strictObject({ kind: z.literal('step-done'), plantId, step: stepId, on: isoDateSchema }),
-  z.strictObject({ kind: z.literal('step-undone'), plantId, step: stepId, on: isoDateSchema }),
-  z.strictObject({
-    kind: z.literal('dates-kept'),
-    plantId,
-    dates: z.array(keptDateSchema).max(200),
-  }),
-  z.strictObject({
-    kind: z.literal('event-seen'),
-    plantId,
-    event: z.string().min(1).max(80),
-    on: isoDateSchema.nullable(),
-  }),
-  z.strictObject({ kind: z.literal('plant-added'), plantId }),
-  z.strictObject({ kind: z.literal('channel-set'), channel: z.enum(CHANNELS) }),
-  z.strictObject({
-    kind: z.literal('enquirer-set'),
-    name: z.string().max(120, 'must be at most 120 characters'),
-    contact: z.string().max(200, 'must be at most 200 characters'),
-  }),
-  z.strictObject({ kind: z.literal('call-back-set'), on: isoDateSchema.nullable() }),
-  z.strictObject({ kind: z.literal('status-set'), status: z.enum(CASE_STATUSES) }),
-]);
-export type CaseEvent = z.infer<typeof caseEventSchema>;
 
 /** Body of `POST /api/cases`. The id is made by the client, so that a repeated request opens no second case. */
 export const openCaseSchema = z.strictObject({
@@ -158,12 +130,15 @@ export const openCaseSchema = z.strictObject({
 });
 export type OpenCase = z.infer<typeof openCaseSchema>;
 
-/** Body of `POST /api/cases/:id/events`. */
-export const appendEventsSchema = z.strictObject({
-  baseVersion: z.number().int().min(0),
-  events: z.array(caseEventSchema).min(1).max(500),
-});
-export type AppendEvents = z.infer<typeof appendEventsSchema>;
+/** Most plants of one case. */
+export const MAX_PLANTS = 20;
+/** Most answers about one plant. */
+export const MAX_ANSWERS = 300;
+/** Most entries of each list of a plan. */
+export const MAX_PLAN_ENTRIES = 500;
+/** Longest name of an enquirer and longest way to reach them, in characters. */
+export const MAX_NAME = 120;
+export const MAX_CONTACT = 200;
 
 /** One line of the Desk. */
 export const caseSummarySchema = z.object({
@@ -179,6 +154,13 @@ export const caseSummarySchema = z.object({
   plantCount: z.number().int(),
 });
 export type CaseSummary = z.infer<typeof caseSummarySchema>;
+
+/** A page of the Desk; `next` asks for the one after it, null on the last. */
+export const casePageSchema = z.object({
+  cases: z.array(caseSummarySchema),
+  next: z.string().nullable(),
+});
+export type CasePage = z.infer<typeof casePageSchema>;
 
 /** The clinic and its day, from `GET /api/clinic`. */
 export const clinicSchema = z.object({

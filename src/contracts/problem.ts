@@ -11,6 +11,11 @@ export const problemSchema = z.object({
       'too-large',
       'not-found',
       'conflict',
+      'malformed-request',
+      /** It takes longer than one request may. */
+      'too-slow',
+      /** More is asked at once than can be answered; the header Retry-After says when to ask again. */
+      'overloaded',
       'unavailable',
     ]),
     field: z.string().nullable(),

@@ -3,11 +3,12 @@ import { sql } from 'drizzle-orm';
 import request from 'supertest';
 import { library, openServer } from '../../tests/support/serverApp.ts';
 import { applyCaseEvent } from '../contracts/applyCaseEvent.ts';
+import { sentEvent, wordsEvent } from '../../tests/support/sentEvents.ts';
+import { appendedSchema, type CaseEvent, type SentEvent } from '../contracts/caseEvents.ts';
 import {
   caseRecordSchema,
   experienceSchema,
   tiedPhrasesSchema,
-  type CaseEvent,
   type CaseRecord,
 } from '../contracts/cases.ts';
 import { consultResponseSchema } from '../contracts/consult.ts';
@@ -16,11 +17,11 @@ import { seedDemo } from './demo/seed.ts';
 const { app, close, db, office } = await openServer('2026-06-13');
 afterAll(close);
 
-const WORDS: CaseEvent = { kind: 'words-set', plantId: 'plant-1', words: 'box with cupped leaves' };
+const WORDS: CaseEvent = wordsEvent('box with cupped leaves');
 const ANSWER: CaseEvent = {
   kind: 'answer-given',
   plantId: 'plant-1',
-  answer: { finding: 'leaf-drop', value: false, sure: 0.85 },
+  answer: { id: 'a1', finding: 'leaf-drop', value: false, sure: 0.85 },
 };
 
 async function open(): Promise<CaseRecord> {
@@ -28,8 +29,10 @@ async function open(): Promise<CaseRecord> {
   expect(answer.status).toBe(201);
   return caseRecordSchema.parse(answer.body.case);
 }
-const append = (id: string, baseVersion: number, ...events: CaseEvent[]) =>
+const send = (id: string, baseVersion: number, ...events: SentEvent[]) =>
   request(app).post(`/api/cases/${id}/events`).send({ baseVersion, events });
+const append = (id: string, baseVersion: number, ...events: CaseEvent[]) =>
+  send(id, baseVersion, ...events.map((event) => sentEvent(event)));
 const read = async (id: string): Promise<CaseRecord> =>
   caseRecordSchema.parse((await request(app).get(`/api/cases/${id}`)).body.case);
 
@@ -70,7 +73,10 @@ describe('cases', () => {
     ];
     const answer = await append(opened.id, 0, ...events);
     expect(answer.status).toBe(200);
-    expect(await read(opened.id)).toEqual({ ...events.reduce(applyCaseEvent, opened), version: 4 });
+    expect(await read(opened.id)).toEqual({
+      ...events.reduce<CaseRecord>(applyCaseEvent, opened),
+      version: 4,
+    });
   });
 
   it('gives the same case from another server on the same database', async () => {
@@ -91,24 +97,82 @@ describe('cases', () => {
     const { body } = await request(app).get(`/api/cases/${opened.id}/events`);
     const replayed = (body.events as { event: CaseEvent }[])
       .map(({ event }) => event)
-      .reduce(applyCaseEvent, opened);
+      .reduce<CaseRecord>(applyCaseEvent, opened);
     expect({ ...replayed, version: 2 }).toEqual(await read(opened.id));
   });
 
-  it('refuses a change on an old version and shows what stands now', async () => {
+  it('puts changes made on an old version on top, and answers with all since then', async () => {
     const { id } = await open();
     await append(id, 0, WORDS);
-    const late = await append(id, 0, ANSWER);
-    expect(late.status).toBe(409);
-    expect(late.body.error.code).toBe('conflict');
-    expect(late.body.case.version).toBe(1);
+    const late = appendedSchema.parse((await append(id, 0, ANSWER)).body);
+    expect(late).toMatchObject({ version: 2, refused: null });
+    expect(late.events.map(({ event }) => event.kind)).toEqual(['words-edited', 'answer-given']);
   });
 
-  it('lets one of two simultaneous changes win, never both', async () => {
+  it('applies a sending once however often and at once it comes', async () => {
     const { id } = await open();
-    const answers = await Promise.all([append(id, 0, WORDS), append(id, 0, ANSWER)]);
-    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
-    expect((await read(id)).version).toBe(1);
+    const [words, answer] = [sentEvent(WORDS), sentEvent(ANSWER)];
+    const answers = await Promise.all([
+      send(id, 0, words, answer),
+      send(id, 0, words, answer),
+      send(id, 0, words),
+    ]);
+    expect(answers.map(({ status }) => status)).toEqual([200, 200, 200]);
+    const record = await read(id);
+    expect(record).toMatchObject({ version: 2, plants: [{ words: 'box with cupped leaves' }] });
+  });
+
+  it('keeps the words of both of two simultaneous changes', async () => {
+    const { id } = await open();
+    await Promise.all([append(id, 0, wordsEvent('red leaves')), append(id, 0, wordsEvent('gum'))]);
+    const { words } = (await read(id)).plants[0] ?? { words: '' };
+    expect(words.split(' ').sort()).toEqual(['gum', 'leaves', 'red']);
+  });
+
+  it('takes what comes before an event that it refuses, and says which that is', async () => {
+    const { id } = await open();
+    const elsewhere = sentEvent({ kind: 'date-set', plantId: 'plant-7', date: '2026-06-13' });
+    const sending = await send(id, 0, sentEvent(WORDS), elsewhere, sentEvent(ANSWER));
+    expect(appendedSchema.parse(sending.body)).toMatchObject({
+      version: 1,
+      refused: { index: 1, problem: { code: 'invalid-field', field: 'plantId' } },
+    });
+  });
+
+  it('keeps no event in a second case', async () => {
+    const [one, other] = [await open(), await open()];
+    const event = sentEvent(WORDS);
+    await send(one.id, 0, event);
+    const misplaced = await send(other.id, 0, event);
+    expect(misplaced.status).toBe(409);
+    expect((await read(other.id)).version).toBe(0);
+  });
+
+  it('refuses a base that it has not reached', async () => {
+    const { id } = await open();
+    expect((await append(id, 7, WORDS)).body.error).toMatchObject({ field: 'baseVersion' });
+  });
+
+  it('has limits for plants, answers and words, and names the cure', async () => {
+    const { id } = await open();
+    const plants = Array.from({ length: 25 }, (_, i): CaseEvent => ({
+      kind: 'plant-added',
+      plantId: `further-${i}`,
+    }));
+    const { refused, version } = appendedSchema.parse((await append(id, 0, ...plants)).body);
+    expect(refused).toMatchObject({ index: 19, problem: { code: 'too-large' } });
+    const long = await append(id, version, wordsEvent('x'.repeat(20_001)));
+    expect(appendedSchema.parse(long.body).refused?.problem.code).toBe('too-large');
+    const answers = (from: number): CaseEvent[] =>
+      Array.from({ length: 160 }, (_, i): CaseEvent => ({
+        kind: 'answer-given',
+        plantId: 'plant-1',
+        answer: { id: `a${from + i}`, finding: `f${from + i}`, value: true, sure: 1e-50 },
+      }));
+    await append(id, version, ...answers(0));
+    const many = appendedSchema.parse((await append(id, version + 160, ...answers(160))).body);
+    expect(many.refused?.problem.code).toBe('too-large');
+    expect((await read(id)).plants[0]?.answers).toHaveLength(300);
   });
 
   it('lists open cases and, on request, closed ones', async () => {
@@ -129,11 +193,14 @@ describe('cases', () => {
 
   it('refuses an event it does not know', async () => {
     const { id } = await open();
+    const unknown = { ...sentEvent(WORDS), event: { kind: 'deleted' } };
     const answer = await request(app)
       .post(`/api/cases/${id}/events`)
-      .send({ baseVersion: 0, events: [{ kind: 'deleted' }] });
-    expect(answer.status).toBe(422);
-    expect(answer.body.error.field).toBe('events.0.kind');
+      .send({ baseVersion: 0, events: [unknown] });
+    expect(appendedSchema.parse(answer.body).refused).toMatchObject({
+      index: 0,
+      problem: { field: 'event.kind' },
+    });
   });
 });
 

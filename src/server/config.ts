@@ -14,6 +14,12 @@ const configSchema = z.object({
       error: 'SOUNDING_TODAY must be a date such as 2026-06-13',
     })
     .optional(),
+  /** Longest time of one consultation; a longer one is refused. */
+  CONSULT_SECONDS: z.coerce
+    .number({ error: 'CONSULT_SECONDS must be a number of seconds' })
+    .min(0.1)
+    .max(60)
+    .default(5),
   /** Adds the enquiries of the demonstration at the start. */
   SOUNDING_DEMO: z.enum(['yes', 'no']).default('no'),
 });

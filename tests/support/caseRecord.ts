@@ -24,4 +24,5 @@ export const OPENED_CASE: CaseRecord = {
       plan: NO_PLAN,
     },
   ],
+  conflicts: [],
 };

@@ -2,25 +2,55 @@ import { resolve } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from '../../src/server/app.ts';
 import { openOffice } from '../../src/server/clinic/office.ts';
+import type { ConsultPool } from '../../src/server/consult/consultPool.ts';
 import { connect, migrateDatabase } from '../../src/server/db/connect.ts';
+import { answerConsult } from '../../src/contracts/answerConsult.ts';
+import { createConsultant } from '../../src/core/consult.ts';
+import { compileLibrary } from '../../src/core/knowledge/compile.ts';
 import { readCheckedLibrary } from '../../src/server/knowledge/loadLibrary.ts';
 
 const url = process.env.DATABASE_URL;
 const read = readCheckedLibrary(resolve('knowledge'));
 if (url === undefined || !read.ok)
   throw new Error('Start these tests with npm test, which brings a database.');
-const databaseUrl = url;
+
+/** Address of the tests' database. */
+export const databaseUrl = url;
 
 /** The library of the server's tests. */
 export const library = read.value;
 
-/** A server of its own on the tests' database, on a day. */
-export async function openServer(today: string) {
-  const { db, close, alone } = connect(databaseUrl);
+let consult: ConsultPool['consult'] | null = null;
+
+/** Consults in this thread; the threads of the real server are tested by themselves. */
+function consultHere(): ConsultPool['consult'] {
+  if (consult) return consult;
+  const compiled = compileLibrary(library);
+  const consultant = createConsultant(compiled);
+  return (consult = (body) => Promise.resolve(answerConsult(compiled, consultant, body)));
+}
+
+/** A server of its own on a database, on a day; `log` receives the lines of its log. */
+export async function openServer(
+  today: string,
+  {
+    address = databaseUrl,
+    log = () => undefined,
+  }: { address?: string; log?: (line: string) => void } = {},
+) {
+  const connection = connect(address);
+  const { db, close, alone } = connection;
   const office = await alone(async () => {
     await migrateDatabase(db, resolve('src/server/db/migrations'));
     return openOffice(db, today);
   });
-  const log = pino({ level: 'silent' });
-  return { db, office, close, app: createApp({ db, office, library, log, webFolder: null }) };
+  const app = createApp({
+    connection,
+    office,
+    library,
+    consult: consultHere(),
+    log: pino({ level: 'warn' }, { write: log }),
+    webFolder: null,
+  });
+  return { connection, db, office, close, app };
 }

@@ -1,5 +1,6 @@
-import { and, asc, desc, eq, ne, sql } from 'drizzle-orm';
-import type { CaseEvent, CasePlant, CaseRecord, CaseSummary } from '../../contracts/cases.ts';
+import { and, asc, desc, eq, gt, inArray, isNotNull, ne, sql, type SQL } from 'drizzle-orm';
+import type { StoredEvent } from '../../contracts/caseEvents.ts';
+import type { CasePlant, CaseRecord, CaseSummary } from '../../contracts/cases.ts';
 import type { Queries } from '../db/connect.ts';
 import { caseEvents, casePlants, cases, enquirers, observations } from '../db/schema.ts';
 import { observationRows, plantRow, toRecord } from './rows.ts';
@@ -26,32 +27,84 @@ export async function readCase(db: Queries, id: string, lock: boolean): Promise<
   return toRecord({ head, enquirer: enquirer ?? null, plants, observations: seen });
 }
 
-/** Cases that are not closed, the newest first; closed ones on request. */
-export async function listCases(db: Queries, closed: boolean): Promise<CaseSummary[]> {
+/** Characters of the words that a line of the Desk shows. */
+const SUMMARY_CHARACTERS = 300;
+
+/** A page of the Desk: so many lines, those behind `after`. */
+export interface PageQuery {
+  readonly limit: number;
+  readonly after: PageKey | null;
+}
+
+/** The last line of a page: what it is sorted by, and its id. */
+export interface PageKey {
+  readonly value: string;
+  readonly id: string;
+}
+
+const SUMMARY = {
+  id: cases.id,
+  number: cases.number,
+  status: cases.status,
+  channel: cases.channel,
+  openedAt: cases.openedAt,
+  callBackOn: cases.callBackOn,
+  enquirer: enquirers.name,
+  words: sql<string>`left(${casePlants.words}, ${SUMMARY_CHARACTERS})`,
+  plant: casePlants.plant,
+  plantCount: sql<number>`(select count(*)::int from ${casePlants} as p where p.case_id = ${cases.id})`,
+};
+
+async function readSummaries(
+  db: Queries,
+  { where, order, limit }: { where: SQL | undefined; order: SQL[]; limit: number },
+): Promise<CaseSummary[]> {
   const rows = await db
-    .select({
-      id: cases.id,
-      number: cases.number,
-      status: cases.status,
-      channel: cases.channel,
-      openedAt: cases.openedAt,
-      callBackOn: cases.callBackOn,
-      enquirer: enquirers.name,
-      words: casePlants.words,
-      plant: casePlants.plant,
-      plantCount: sql<number>`(select count(*)::int from ${casePlants} as p where p.case_id = ${cases.id})`,
-    })
+    .select(SUMMARY)
     .from(cases)
     .innerJoin(casePlants, and(eq(casePlants.caseId, cases.id), eq(casePlants.position, 0)))
     .leftJoin(enquirers, eq(enquirers.id, cases.enquirerId))
-    .where(closed ? eq(cases.status, 'closed') : ne(cases.status, 'closed'))
-    .orderBy(desc(cases.openedAt))
-    .limit(500);
+    .where(where)
+    .orderBy(...order)
+    .limit(limit);
   return rows.map((row) => ({
     ...row,
     openedAt: row.openedAt.toISOString(),
     enquirer: row.enquirer ?? '',
   }));
+}
+
+/** Cases that are not closed, the newest first; closed ones on request. */
+export function listCases(
+  db: Queries,
+  closed: boolean,
+  { limit, after }: PageQuery,
+): Promise<CaseSummary[]> {
+  return readSummaries(db, {
+    where: and(
+      closed ? eq(cases.status, 'closed') : ne(cases.status, 'closed'),
+      after
+        ? sql`(${cases.openedAt}, ${cases.id}) < (${after.value}::timestamptz, ${after.id}::uuid)`
+        : undefined,
+    ),
+    order: [desc(cases.openedAt), desc(cases.id)],
+    limit,
+  });
+}
+
+/** Call-backs of cases that are not closed, the most overdue first. */
+export function listCallBacks(db: Queries, { limit, after }: PageQuery): Promise<CaseSummary[]> {
+  return readSummaries(db, {
+    where: and(
+      isNotNull(cases.callBackOn),
+      ne(cases.status, 'closed'),
+      after
+        ? sql`(${cases.callBackOn}, ${cases.id}) > (${after.value}::date, ${after.id}::uuid)`
+        : undefined,
+    ),
+    order: [asc(cases.callBackOn), asc(cases.id)],
+    limit,
+  });
 }
 
 /** Starts a case with one empty plant. Returns false when the id is taken. */
@@ -102,11 +155,11 @@ export async function saveCase(
   clinicId: number,
   purgeOn: string,
 ): Promise<void> {
-  const { id, status, channel, callBackOn, version } = record;
+  const { id, status, channel, callBackOn, version, conflicts } = record;
   const enquirerId = await saveEnquirer(db, record, clinicId, purgeOn);
   await db
     .update(cases)
-    .set({ status, channel, callBackOn, version, enquirerId })
+    .set({ status, channel, callBackOn, version, conflicts, enquirerId })
     .where(eq(cases.id, id));
   await db.delete(observations).where(eq(observations.caseId, id));
   await db.delete(casePlants).where(eq(casePlants.caseId, id));
@@ -121,19 +174,62 @@ export async function saveCase(
 export async function insertEvents(
   db: Queries,
   caseId: string,
-  first: number,
-  events: readonly CaseEvent[],
+  baseVersion: number,
+  events: readonly StoredEvent[],
 ): Promise<void> {
-  await db
-    .insert(caseEvents)
-    .values(events.map((event, i) => ({ caseId, version: first + i, event })));
+  if (events.length === 0) return;
+  await db.insert(caseEvents).values(
+    events.map(({ id, version, author, device, event, conflicts }) => ({
+      caseId,
+      version,
+      eventId: id,
+      author,
+      device,
+      baseVersion,
+      event,
+      conflicts,
+    })),
+  );
 }
 
-/** Every event of a case in order. */
-export async function readEvents(db: Queries, caseId: string) {
-  return db
-    .select({ version: caseEvents.version, at: caseEvents.at, event: caseEvents.event })
+/** Whether an event of this id is kept with another case. */
+export async function isElsewhere(
+  db: Queries,
+  caseId: string,
+  ids: readonly string[],
+): Promise<boolean> {
+  const rows = await db
+    .select({ id: caseEvents.eventId })
     .from(caseEvents)
-    .where(eq(caseEvents.caseId, caseId))
+    .where(and(inArray(caseEvents.eventId, [...ids]), ne(caseEvents.caseId, caseId)))
+    .limit(1);
+  return rows.length > 0;
+}
+
+/** The events of a case behind a version, in order, at most `limit`. */
+export async function readEvents(
+  db: Queries,
+  caseId: string,
+  { after, limit }: { readonly after: number; readonly limit?: number },
+): Promise<(StoredEvent & { readonly at: Date })[]> {
+  const query = db
+    .select({
+      id: caseEvents.eventId,
+      version: caseEvents.version,
+      at: caseEvents.at,
+      author: caseEvents.author,
+      device: caseEvents.device,
+      event: caseEvents.event,
+      conflicts: caseEvents.conflicts,
+    })
+    .from(caseEvents)
+    .where(and(eq(caseEvents.caseId, caseId), gt(caseEvents.version, after)))
     .orderBy(asc(caseEvents.version));
+  return limit === undefined ? query : query.limit(limit);
+}
+
+/** The version of a case; null when there is none. */
+export async function readVersion(db: Queries, id: string): Promise<number | null> {
+  const [head] = await db.select({ version: cases.version }).from(cases).where(eq(cases.id, id));
+  return head?.version ?? null;
 }

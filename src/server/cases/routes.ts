@@ -1,12 +1,22 @@
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import { z } from 'zod';
-import { appendEventsSchema, openCaseSchema } from '../../contracts/cases.ts';
+import { appendEventsSchema } from '../../contracts/caseEvents.ts';
+import { openCaseSchema } from '../../contracts/cases.ts';
 import type { Problem } from '../../contracts/problem.ts';
 import type { ClinicOffice } from '../clinic/office.ts';
-import type { Database } from '../db/connect.ts';
-import { readBody, sendProblem } from '../http/problems.ts';
-import { listCases, readCase, readEvents } from './queries.ts';
-import { appendEvents, openCase } from './service.ts';
+import type { Connection } from '../db/connect.ts';
+import { readBody } from '../http/problems.ts';
+import { fromDatabase, type Reply } from '../http/respond.ts';
+import { listCallBacks, listCases, type PageKey } from './queries.ts';
+import {
+  append,
+  changesSince,
+  findCase,
+  openCase,
+  readPage,
+  readPageKey,
+  type CaseProblem,
+} from './service.ts';
 
 const NOT_FOUND: Problem = {
   code: 'not-found',
@@ -14,64 +24,110 @@ const NOT_FOUND: Problem = {
   message: 'There is no such case.',
   cure: 'Open it from the Desk.',
 };
+const NO_KEY: Problem = {
+  code: 'invalid-field',
+  field: 'after',
+  message: 'That is no place in the list.',
+  cure: 'Send "next" of an earlier page, or leave "after" out for the first one.',
+};
 
-const isUuid = (id: string): boolean => z.uuid().safeParse(id).success;
+const isUuid = (id: unknown): id is string => z.uuid().safeParse(id).success;
+const idOf = ({ params }: Request): string | null => (isUuid(params.id) ? params.id : null);
 
-/** Routes below `/api/cases`. */
-export function caseRoutes(db: Database, office: ClinicOffice): Router {
-  const routes = Router();
+const afterSchema = z.coerce.number().int().min(0).max(2_000_000_000);
 
-  routes.get('/', async (request, response) => {
-    response.json({ cases: await listCases(db, request.query.status === 'closed') });
-  });
-
-  routes.post('/', async (request, response) => {
-    const body = readBody(openCaseSchema, request.body);
-    if (!body.ok) {
-      sendProblem(response, body.error);
-      return;
-    }
-    response.status(201).json({ case: await openCase(db, office, body.value) });
-  });
-
-  routes.get('/:id', async (request, response) => {
-    const record = isUuid(request.params.id) ? await readCase(db, request.params.id, false) : null;
-    if (record) response.json({ case: record });
-    else sendProblem(response, NOT_FOUND);
-  });
-
-  routes.get('/:id/events', async (request, response) => {
-    const { id } = request.params;
-    const record = isUuid(id) ? await readCase(db, id, false) : null;
-    if (record) response.json({ events: await readEvents(db, id) });
-    else sendProblem(response, NOT_FOUND);
-  });
-
-  routes.post('/:id/events', async (request, response) => {
-    const body = readBody(appendEventsSchema, request.body);
-    if (!body.ok) {
-      sendProblem(response, body.error);
-      return;
-    }
-    if (!isUuid(request.params.id)) {
-      sendProblem(response, NOT_FOUND);
-      return;
-    }
-    const outcome = await appendEvents(db, office, request.params.id, body.value);
-    if (outcome.ok) {
-      response.json({ case: outcome.value });
-    } else if (outcome.error.code === 'not-found') {
-      sendProblem(response, NOT_FOUND);
-    } else {
-      const problem: Problem = {
+function problemOf(error: CaseProblem): Problem {
+  switch (error.code) {
+    case 'not-found':
+      return NOT_FOUND;
+    case 'ahead':
+      return {
         code: 'conflict',
         field: 'baseVersion',
-        message: 'The case was changed in another window.',
-        cure: 'Apply your changes to the case in this answer and send them again.',
+        message: `The case has version ${error.version} only.`,
+        cure: 'Read the case anew and send the events on top of it.',
       };
-      sendProblem(response, problem, { case: outcome.error.record });
-    }
-  });
+    case 'elsewhere':
+      return {
+        code: 'conflict',
+        field: 'id',
+        message: 'An event of this id belongs to another case.',
+        cure: 'Give the event an id of its own.',
+      };
+  }
+}
+
+/** The key of a page; undefined when it is none. */
+function pageKeyOf({ query: { after } }: Request): PageKey | null | undefined {
+  if (after === undefined) return null;
+  return (typeof after === 'string' ? readPageKey(after) : null) ?? undefined;
+}
+
+/** Routes below `/api/cases`. */
+export function caseRoutes(connection: Connection, office: ClinicOffice): Router {
+  const routes = Router();
+
+  routes.get(
+    '/',
+    fromDatabase(connection, async (db, request): Promise<Reply> => {
+      const after = pageKeyOf(request);
+      if (after === undefined) return { problem: NO_KEY };
+      const closed = request.query.status === 'closed';
+      const list = (query: Parameters<typeof listCases>[2]) => listCases(db, closed, query);
+      return { body: await readPage(list, after, ({ openedAt }) => openedAt) };
+    }),
+  );
+
+  routes.get(
+    '/call-backs',
+    fromDatabase(connection, async (db, request): Promise<Reply> => {
+      const after = pageKeyOf(request);
+      if (after === undefined) return { problem: NO_KEY };
+      const list = (query: Parameters<typeof listCallBacks>[1]) => listCallBacks(db, query);
+      return { body: await readPage(list, after, ({ callBackOn }) => callBackOn ?? '') };
+    }),
+  );
+
+  routes.post(
+    '/',
+    fromDatabase(connection, async (db, request): Promise<Reply> => {
+      const body = readBody(openCaseSchema, request.body);
+      if (!body.ok) return { problem: body.error };
+      return { status: 201, body: { case: await openCase(db, office, body.value) } };
+    }),
+  );
+
+  routes.get(
+    '/:id',
+    fromDatabase(connection, async (db, request): Promise<Reply> => {
+      const id = idOf(request);
+      const record = id === null ? null : await findCase(db, id);
+      return record ? { body: { case: record } } : { problem: NOT_FOUND };
+    }),
+  );
+
+  routes.get(
+    '/:id/events',
+    fromDatabase(connection, async (db, request): Promise<Reply> => {
+      const id = idOf(request);
+      const after = afterSchema.safeParse(request.query.after ?? 0);
+      if (!after.success) return { problem: NO_KEY };
+      const changes = id === null ? null : await changesSince(db, id, after.data);
+      return changes ? { body: changes } : { problem: NOT_FOUND };
+    }),
+  );
+
+  routes.post(
+    '/:id/events',
+    fromDatabase(connection, async (db, request): Promise<Reply> => {
+      const id = idOf(request);
+      const body = readBody(appendEventsSchema, request.body);
+      if (!body.ok) return { problem: body.error };
+      if (id === null) return { problem: NOT_FOUND };
+      const appended = await append(db, office, id, body.value);
+      return appended.ok ? { body: appended.value } : { problem: problemOf(appended.error) };
+    }),
+  );
 
   return routes;
 }

@@ -19,8 +19,8 @@ export interface CaseRows {
   readonly observations: readonly ObservationRow[];
 }
 
-function toAnswer({ finding, present, choice, sure }: ObservationRow): KeptAnswer {
-  return { finding, value: present ?? choice ?? 'unknown', sure };
+function toAnswer({ answerId, finding, present, choice, sure }: ObservationRow): KeptAnswer {
+  return { id: answerId, finding, value: present ?? choice ?? 'unknown', sure };
 }
 
 function toOutcome({ outcomeCause, outcomeConfirmed, outcomeOn }: PlantRow): KeptOutcome | null {
@@ -58,6 +58,7 @@ export function toRecord({ head, enquirer, plants, observations: all }: CaseRows
     enquirer: { name: enquirer?.name ?? '', contact: enquirer?.contact ?? '' },
     callBackOn: head.callBackOn,
     plants: plants.map((row) => toPlant(row, all)),
+    conflicts: head.conflicts,
   };
 }
 
@@ -85,8 +86,9 @@ export function plantRow(caseId: string, plant: CasePlant, position: number): Pl
 
 /** Rows of the answers about a plant. */
 export function observationRows(caseId: string, plant: CasePlant): ObservationRow[] {
-  return plant.answers.map(({ finding, value, sure }, position) => ({
+  return plant.answers.map(({ id: answerId, finding, value, sure }, position) => ({
     caseId,
+    answerId,
     plantId: plant.id,
     finding,
     position,

@@ -3,9 +3,10 @@ import { Router } from 'express';
 import { learningSchema, type ClinicExperience, type TiedPhrases } from '../../contracts/cases.ts';
 import { experienceIn, type Outcome } from '../../core/diagnosis/learning.ts';
 import { causeIdSchema } from '../../core/knowledge/schema/common.ts';
-import type { Database } from '../db/connect.ts';
+import type { Connection, Database } from '../db/connect.ts';
 import { caseEvents, casePlants, clinics } from '../db/schema.ts';
-import { readBody, sendProblem } from '../http/problems.ts';
+import { readBody } from '../http/problems.ts';
+import { fromDatabase, type Reply } from '../http/respond.ts';
 import type { ClinicOffice } from './office.ts';
 
 const monthOf = (isoDate: string): number => Number(isoDate.slice(5, 7));
@@ -57,26 +58,28 @@ async function readTiedPhrases(db: Database): Promise<TiedPhrases> {
 }
 
 /** The clinic, and what it has learned from its confirmed cases. */
-export function clinicRoutes(db: Database, office: ClinicOffice): Router {
+export function clinicRoutes(connection: Connection, office: ClinicOffice): Router {
   const routes = Router();
   routes.get('/', (_request, response) => {
     const { name, region, place } = office;
     response.json({ name, region, place, today: office.today() });
   });
-  routes.get('/experience', async (_request, response) => {
-    response.json(await readExperience(db, office));
-  });
-  routes.get('/phrases', async (_request, response) => {
-    response.json(await readTiedPhrases(db));
-  });
-  routes.post('/learning', async (request, response) => {
-    const body = readBody(learningSchema, request.body);
-    if (!body.ok) {
-      sendProblem(response, body.error);
-      return;
-    }
-    await db.update(clinics).set(body.value).where(eq(clinics.id, office.id));
-    response.json(await readExperience(db, office));
-  });
+  routes.get(
+    '/experience',
+    fromDatabase(connection, async (db) => ({ body: await readExperience(db, office) })),
+  );
+  routes.get(
+    '/phrases',
+    fromDatabase(connection, async (db) => ({ body: await readTiedPhrases(db) })),
+  );
+  routes.post(
+    '/learning',
+    fromDatabase(connection, async (db, request): Promise<Reply> => {
+      const body = readBody(learningSchema, request.body);
+      if (!body.ok) return { problem: body.error };
+      await db.update(clinics).set(body.value).where(eq(clinics.id, office.id));
+      return { body: await readExperience(db, office) };
+    }),
+  );
   return routes;
 }

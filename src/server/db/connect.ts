@@ -1,6 +1,7 @@
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
+import { isTransient, summarizeError, type ErrorSummary } from './errors.ts';
 import * as schema from './schema.ts';
 
 export type Database = NodePgDatabase<typeof schema>;
@@ -14,25 +15,104 @@ export interface Connection {
   readonly close: () => Promise<void>;
   /** Runs work while no other server of this database does: servers may start at the same moment. */
   readonly alone: <T>(work: () => Promise<T>) => Promise<T>;
+  /**
+   * Runs work again when the database was lost on the way, some times within about two seconds. The work must be
+   * repeatable: after a lost answer it may have been done already.
+   */
+  readonly run: <T>(work: (db: Database) => Promise<T>) => Promise<T>;
+  /** Whether the database answers within a second. */
+  readonly isUp: () => Promise<boolean>;
 }
 
 /** Any number that no one else locks on. */
 const START_LOCK = 4_310_613;
 
-/** Opens a pool on a PostgreSQL address; the connection is made at the first query. */
-export function connect(databaseUrl: string): Connection {
-  const pool = new pg.Pool({ connectionString: databaseUrl, max: 10 });
+/** A database that does not answer must not hold a request: the waiting times, in milliseconds. */
+const CONNECT_MS = 1500;
+const STATEMENT_MS = 8000;
+const LOST_TRANSACTION_MS = 10_000;
+const PING_MS = 1000;
+const MAX_LOCK_MS = 60_000;
+const LOCK_PAUSE_MS = 200;
+const RETRY_AFTER_MS = [50, 200, 600] as const;
+/** Work that has taken so long is not begun again. */
+const MAX_RETRYING_MS = 1500;
+
+const sleep = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** Runs work again after errors that pass. */
+export async function retrying<T>(work: () => Promise<T>): Promise<T> {
+  const begun = Date.now();
+  for (const pause of RETRY_AFTER_MS) {
+    try {
+      return await work();
+    } catch (error) {
+      if (!isTransient(error) || Date.now() - begun > MAX_RETRYING_MS) throw error;
+      await sleep(pause);
+    }
+  }
+  return work();
+}
+
+function openPool(databaseUrl: string, onLost: (error: ErrorSummary) => void): pg.Pool {
+  const pool = new pg.Pool({
+    connectionString: databaseUrl,
+    max: 10,
+    connectionTimeoutMillis: CONNECT_MS,
+    statement_timeout: STATEMENT_MS,
+    query_timeout: STATEMENT_MS + 1000,
+    idle_in_transaction_session_timeout: LOST_TRANSACTION_MS,
+    keepAlive: true,
+  });
+  const lost = (error: unknown): void => onLost(summarizeError(error));
+  // Without listeners a lost connection would end the process; the pool makes a new one for the next query.
+  pool.on('error', lost);
+  pool.on('connect', (client) => client.on('error', lost));
+  return pool;
+}
+
+/** Asks again instead of waiting in one statement: another server may migrate for longer than a statement may take. */
+async function takeStartLock(client: pg.PoolClient): Promise<void> {
+  for (const begun = Date.now(); Date.now() - begun < MAX_LOCK_MS; await sleep(LOCK_PAUSE_MS)) {
+    const { rows } = await client.query<{ locked: boolean }>(
+      'select pg_try_advisory_lock($1) as locked',
+      [START_LOCK],
+    );
+    if (rows[0]?.locked === true) return;
+  }
+  throw new Error('another server has been starting on this database for a minute');
+}
+
+/**
+ * Opens a pool on a PostgreSQL address; the connection is made at the first query. `onLost` is called for each connection
+ * that breaks.
+ */
+export function connect(
+  databaseUrl: string,
+  onLost: (error: ErrorSummary) => void = () => undefined,
+): Connection {
+  const pool = openPool(databaseUrl, onLost);
+  const db = drizzle(pool, { schema });
   return {
-    db: drizzle(pool, { schema }),
+    db,
     close: () => pool.end(),
+    run: (work) => retrying(() => work(db)),
+    isUp: () =>
+      Promise.race([
+        pool.query('select 1').then(
+          () => true,
+          () => false,
+        ),
+        sleep(PING_MS).then(() => false),
+      ]),
     alone: async (work) => {
       const client = await pool.connect();
       try {
-        await client.query('select pg_advisory_lock($1)', [START_LOCK]);
+        await takeStartLock(client);
         return await work();
       } finally {
-        await client.query('select pg_advisory_unlock($1)', [START_LOCK]);
-        client.release();
+        // The lock ends with this connection.
+        client.release(true);
       }
     },
   };

@@ -1,7 +1,9 @@
+import { sql } from 'drizzle-orm';
 import {
   boolean,
   date,
   doublePrecision,
+  index,
   integer,
   jsonb,
   pgTable,
@@ -13,7 +15,8 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import { CONFIRMATIONS } from '../../core/diagnosis/learning.ts';
-import type { CaseEvent, CasePlan } from '../../contracts/cases.ts';
+import type { LoggedEvent } from '../../contracts/caseEvents.ts';
+import type { CasePlan, Conflict } from '../../contracts/cases.ts';
 
 export const clinics = pgTable('clinics', {
   id: serial().primaryKey(),
@@ -38,19 +41,30 @@ export const enquirers = pgTable('enquirers', {
   purgeOn: date('purge_on').notNull(),
 });
 
-export const cases = pgTable('cases', {
-  id: uuid().primaryKey(),
-  number: serial().notNull().unique(),
-  clinicId: integer('clinic_id')
-    .notNull()
-    .references(() => clinics.id),
-  enquirerId: integer('enquirer_id').references(() => enquirers.id),
-  status: text({ enum: ['open', 'waiting', 'closed'] }).notNull(),
-  channel: text({ enum: ['phone', 'email', 'walk-in', 'text'] }).notNull(),
-  openedAt: timestamp('opened_at', { withTimezone: true }).notNull(),
-  callBackOn: date('call_back_on'),
-  version: integer().notNull(),
-});
+export const cases = pgTable(
+  'cases',
+  {
+    id: uuid().primaryKey(),
+    number: serial().notNull().unique(),
+    clinicId: integer('clinic_id')
+      .notNull()
+      .references(() => clinics.id),
+    enquirerId: integer('enquirer_id').references(() => enquirers.id),
+    status: text({ enum: ['open', 'waiting', 'closed'] }).notNull(),
+    channel: text({ enum: ['phone', 'email', 'walk-in', 'text'] }).notNull(),
+    openedAt: timestamp('opened_at', { withTimezone: true }).notNull(),
+    callBackOn: date('call_back_on'),
+    version: integer().notNull(),
+    /** Values that were set at once and that nobody has looked at yet. */
+    conflicts: jsonb().$type<Conflict[]>().notNull().default([]),
+  },
+  (table) => [
+    index('cases_by_opening').on(table.openedAt.desc(), table.id),
+    index('cases_by_call_back')
+      .on(table.callBackOn, table.id)
+      .where(sql`call_back_on is not null`),
+  ],
+);
 
 export const casePlants = pgTable(
   'case_plants',
@@ -85,11 +99,13 @@ export const observations = pgTable(
       .references(() => cases.id, { onDelete: 'cascade' }),
     plantId: text('plant_id').notNull(),
     finding: text().notNull(),
+    /** Of this answer alone; taking it back takes back no newer one. */
+    answerId: text('answer_id').notNull(),
     position: integer().notNull(),
     /** Yes or no; null when `choice` holds the chosen finding, or "unknown". */
     present: boolean(),
     choice: text(),
-    sure: real().notNull(),
+    sure: doublePrecision().notNull(),
   },
   (table) => [primaryKey({ columns: [table.caseId, table.plantId, table.finding] })],
 );
@@ -103,7 +119,14 @@ export const caseEvents = pgTable(
       .references(() => cases.id, { onDelete: 'cascade' }),
     version: integer().notNull(),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
-    event: jsonb().$type<CaseEvent>().notNull(),
+    /** Made by the sender; a repeated sending is known by it. */
+    eventId: uuid('event_id').notNull().unique(),
+    author: text().notNull().default(''),
+    device: text().notNull().default(''),
+    /** Version that the sender last saw; null for events of earlier versions. */
+    baseVersion: integer('base_version'),
+    event: jsonb().$type<LoggedEvent>().notNull(),
+    conflicts: jsonb().$type<Conflict[]>().notNull().default([]),
   },
   (table) => [primaryKey({ columns: [table.caseId, table.version] })],
 );

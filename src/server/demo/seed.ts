@@ -1,5 +1,7 @@
-import { applyCaseEvent, freshPlant } from '../../contracts/applyCaseEvent.ts';
-import type { CaseEvent, CaseRecord } from '../../contracts/cases.ts';
+import { createHash } from 'node:crypto';
+import { appendEvents } from '../../contracts/appendEvents.ts';
+import { freshPlant } from '../../contracts/applyCaseEvent.ts';
+import type { CaseEvent, SentEvent } from '../../contracts/caseEvents.ts';
 import { insertCase, insertEvents, readCase, saveCase } from '../cases/queries.ts';
 import type { ClinicOffice } from '../clinic/office.ts';
 import type { Database } from '../db/connect.ts';
@@ -12,11 +14,25 @@ function eventsOf(enquiry: DemoEnquiry): CaseEvent[] {
   const { enquirer, callBackOn, words, answers = [], status } = enquiry;
   return [
     { kind: 'enquirer-set', name: enquirer.name, contact: enquirer.contact },
-    { kind: 'words-set', plantId: PLANT_ID, words },
-    ...answers.map((answer): CaseEvent => ({ kind: 'answer-given', plantId: PLANT_ID, answer })),
+    {
+      kind: 'words-edited',
+      plantId: PLANT_ID,
+      edits: [{ at: 0, remove: '', insert: words }],
+    },
+    ...answers.map((answer): CaseEvent => ({
+      kind: 'answer-given',
+      plantId: PLANT_ID,
+      answer: { ...answer, id: answer.finding },
+    })),
     { kind: 'call-back-set', on: callBackOn },
     { kind: 'status-set', status },
   ];
+}
+
+/** Ids that are the same at every start, so that a repeated start adds nothing. */
+function idOf(caseId: string, index: number): string {
+  const hex = createHash('sha256').update(`${caseId} ${index}`).digest('hex');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }
 
 async function seedOne(db: Database, office: ClinicOffice, enquiry: DemoEnquiry): Promise<boolean> {
@@ -26,10 +42,17 @@ async function seedOne(db: Database, office: ClinicOffice, enquiry: DemoEnquiry)
     if (!(await insertCase(tx, office.id, { ...enquiry, plant }))) return false;
     const opened = await readCase(tx, enquiry.id, true);
     if (!opened) return false;
-    const events = eventsOf(enquiry);
-    const after = events.reduce<CaseRecord>(applyCaseEvent, opened);
-    await saveCase(tx, { ...after, version: events.length }, office.id, PURGE_ON);
-    await insertEvents(tx, enquiry.id, 1, events);
+    const events = eventsOf(enquiry).map((event, i): SentEvent => ({
+      id: idOf(enquiry.id, i),
+      author: 'Demonstration',
+      device: 'seed',
+      event,
+      conflicts: [],
+    }));
+    const { record, applied, refused } = appendEvents(opened, [], events);
+    if (refused) throw new Error(`demonstration: ${refused.problem.message}`);
+    await saveCase(tx, record, office.id, PURGE_ON);
+    await insertEvents(tx, enquiry.id, 0, applied);
     return true;
   });
 }

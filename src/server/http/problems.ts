@@ -3,6 +3,7 @@ import type { Logger } from 'pino';
 import { z } from 'zod';
 import { problemFrom, type Problem } from '../../contracts/problem.ts';
 import { fail, ok, type Result } from '../../core/result.ts';
+import { isBadValue, summarizeError } from '../db/errors.ts';
 
 const STATUS: Readonly<Record<Problem['code'], number>> = {
   'malformed-json': 400,
@@ -12,8 +13,14 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   'too-large': 413,
   'not-found': 404,
   conflict: 409,
+  'malformed-request': 400,
+  'too-slow': 503,
+  overloaded: 503,
   unavailable: 503,
 };
+
+/** After how many seconds a request that could not be answered for lack of room or database is worth repeating. */
+const RETRY_AFTER_SECONDS = 1;
 
 /** Answers with a problem and its status. */
 export function sendProblem(
@@ -21,7 +28,9 @@ export function sendProblem(
   problem: Problem,
   extra: Record<string, unknown> = {},
 ): void {
-  response.status(STATUS[problem.code]).json({ error: problem, ...extra });
+  const status = STATUS[problem.code];
+  if (status === 503) response.set('retry-after', String(RETRY_AFTER_SECONDS));
+  response.status(status).json({ error: problem, ...extra });
 }
 
 /** Checks a body against its schema. */
@@ -33,9 +42,20 @@ export function readBody<T>(schema: z.ZodType<T>, body: unknown): Result<T, Prob
 /** Largest request body, in bytes. */
 export const MOST_BODY_BYTES = 1_000_000;
 
-const thrownByExpress = z.object({ type: z.string() });
+/** Errors that Express and its parsers throw for what a client sent. */
+const thrownByExpress = z.object({
+  status: z.number().min(400).max(499),
+  type: z.string().optional(),
+});
 
 function problemOf(error: unknown): Problem | null {
+  if (isBadValue(error))
+    return {
+      code: 'invalid-field',
+      field: 'body',
+      message: 'A value cannot be stored.',
+      cure: 'Send ordinary text, numbers and dates.',
+    };
   const thrown = thrownByExpress.safeParse(error);
   if (!thrown.success) return null;
   switch (thrown.data.type) {
@@ -54,13 +74,18 @@ function problemOf(error: unknown): Problem | null {
         cure: 'Send the part about one plant.',
       };
     default:
-      return null;
+      return {
+        code: 'malformed-request',
+        field: null,
+        message: 'The address or the headers cannot be read.',
+        cure: 'Write the address in valid percent-encoding, and send JSON in UTF-8.',
+      };
   }
 }
 
-/** Turns what a handler threw into a problem; an unforeseen error is logged and hidden. */
+/** Turns what a handler threw into a problem; an unforeseen error is logged, without its message, and hidden. */
 export function handleErrors(log: Logger): ErrorRequestHandler {
-  return (error: unknown, _request, response, next) => {
+  return (error: unknown, request, response, next) => {
     if (response.headersSent) {
       next(error);
       return;
@@ -70,7 +95,7 @@ export function handleErrors(log: Logger): ErrorRequestHandler {
       sendProblem(response, known);
       return;
     }
-    log.error({ err: error }, 'request failed');
+    log.error({ error: summarizeError(error), method: request.method }, 'request failed');
     sendProblem(response, {
       code: 'unavailable',
       field: null,

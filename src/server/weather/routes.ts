@@ -14,9 +14,10 @@ import {
   type StationRecord,
 } from '../../core/timing/stationCsv.ts';
 import type { ClinicOffice } from '../clinic/office.ts';
-import type { Database } from '../db/connect.ts';
+import type { Connection, Database } from '../db/connect.ts';
 import { weatherDays } from '../db/schema.ts';
-import { readBody, sendProblem } from '../http/problems.ts';
+import { readBody } from '../http/problems.ts';
+import { fromDatabase, type Reply } from '../http/respond.ts';
 
 async function readWeather(db: Database, office: ClinicOffice): Promise<ClinicWeather> {
   const rows = await db
@@ -91,20 +92,22 @@ function unreadable(problems: readonly StationProblem[]): Problem {
 }
 
 /** Routes below `/api/weather`. */
-export function weatherRoutes(db: Database, office: ClinicOffice): Router {
+export function weatherRoutes(connection: Connection, office: ClinicOffice): Router {
   const routes = Router();
-  routes.get('/', async (_request, response) => {
-    response.json(await readWeather(db, office));
-  });
-  routes.post('/', async (request, response) => {
-    const body = readBody(importWeatherSchema, request.body);
-    if (!body.ok) {
-      sendProblem(response, body.error);
-      return;
-    }
-    const record = readStationCsv(body.value.csv);
-    if (record.ok) response.json(await keepWeather(db, office.id, record.value));
-    else sendProblem(response, unreadable(record.error));
-  });
+  routes.get(
+    '/',
+    fromDatabase(connection, async (db) => ({ body: await readWeather(db, office) })),
+  );
+  routes.post(
+    '/',
+    fromDatabase(connection, async (db, request): Promise<Reply> => {
+      const body = readBody(importWeatherSchema, request.body);
+      if (!body.ok) return { problem: body.error };
+      const record = readStationCsv(body.value.csv);
+      return record.ok
+        ? { body: await keepWeather(db, office.id, record.value) }
+        : { problem: unreadable(record.error) };
+    }),
+  );
   return routes;
 }

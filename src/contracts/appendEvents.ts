@@ -1,0 +1,133 @@
+import { applyStoredEvent } from './applyCaseEvent.ts';
+import { sentEventSchema, type SentEvent, type StoredEvent } from './caseEvents.ts';
+import {
+  MAX_ANSWERS,
+  MAX_PLAN_ENTRIES,
+  MAX_PLANTS,
+  type CasePlant,
+  type CaseRecord,
+} from './cases.ts';
+import { MOST_CHARACTERS } from './consult.ts';
+import { problemFrom, type Problem } from './problem.ts';
+import { rebaseEvents, wordsBefore, wordsByPlant } from './rebaseEvents.ts';
+import { applyEdits } from './textEdits.ts';
+
+/** What came of a sending. */
+export interface AppendOutcome {
+  /** The record after all that was applied. */
+  readonly record: CaseRecord;
+  /** What was applied now, with the versions it made. */
+  readonly applied: readonly StoredEvent[];
+  readonly refused: { readonly index: number; readonly problem: Problem } | null;
+}
+
+const tooMany = (field: string, what: string, cure: string): Problem => ({
+  code: 'too-large',
+  field,
+  message: `This case has as many ${what} as one may have.`,
+  cure,
+});
+
+function wordsProblem(plant: CasePlant, event: SentEvent['event']): Problem | null {
+  if (event.kind !== 'words-edited') return null;
+  const after = applyEdits(plant.words, event.edits);
+  if (after === null)
+    return {
+      code: 'conflict',
+      field: 'edits',
+      message: 'The words at that place are no longer the ones that were changed.',
+      cure: 'Copy your words, open the case again and put them in.',
+    };
+  if (after.length <= MOST_CHARACTERS || after.length <= plant.words.length) return null;
+  return {
+    code: 'too-large',
+    field: 'words',
+    message: `The words would be longer than ${MOST_CHARACTERS} characters.`,
+    cure: 'Shorten them, or open a second plant for the rest.',
+  };
+}
+
+function plantProblem(plant: CasePlant, event: SentEvent['event']): Problem | null {
+  const { answers, plan } = plant;
+  if (event.kind === 'answer-given') {
+    const known = answers.some(({ finding }) => finding === event.answer.finding);
+    if (!known && answers.length >= MAX_ANSWERS)
+      return tooMany('answer', 'answers', 'Take one back first.');
+  }
+  const lists = [plan.done, Object.keys(plan.labels), Object.keys(plan.seen)];
+  const grows = ['step-done', 'label-read', 'event-seen'].includes(event.kind);
+  if (grows && lists.some(({ length }) => length >= MAX_PLAN_ENTRIES))
+    return tooMany('plan', 'entries in its plan', 'Take one back first.');
+  return wordsProblem(plant, event);
+}
+
+/** Why an event cannot be applied to a record; null when it can. */
+export function problemOfEvent(record: CaseRecord, event: SentEvent['event']): Problem | null {
+  if (event.kind === 'plant-added') {
+    const known = record.plants.some(({ id }) => id === event.plantId);
+    return known || record.plants.length < MAX_PLANTS
+      ? null
+      : tooMany('plantId', 'plants', 'Open another case for this one.');
+  }
+  if (!('plantId' in event)) return null;
+  const plant = record.plants.find(({ id }) => id === event.plantId);
+  if (plant) return plantProblem(plant, event);
+  return {
+    code: 'invalid-field',
+    field: 'plantId',
+    message: 'There is no such plant in this case.',
+    cure: 'Add the plant before anything about it.',
+  };
+}
+
+const REPEATED: Problem = {
+  code: 'invalid-field',
+  field: 'id',
+  message: 'Two events of this sending have one id.',
+  cure: 'Give each event an id of its own.',
+};
+
+function readEvents(sent: readonly unknown[]): {
+  readonly events: readonly SentEvent[];
+  readonly refused: AppendOutcome['refused'];
+} {
+  const events: SentEvent[] = [];
+  for (const [index, one] of sent.entries()) {
+    const parsed = sentEventSchema.safeParse(one);
+    const repeated = parsed.success && events.some(({ id }) => id === parsed.data.id);
+    if (repeated) return { events, refused: { index, problem: REPEATED } };
+    if (!parsed.success) return { events, refused: { index, problem: problemFrom(parsed.error) } };
+    events.push(parsed.data);
+  }
+  return { events, refused: null };
+}
+
+/**
+ * Applies a sending to a case, each event once. `log` holds every event since the version that the sending was made on;
+ * `sent` are its events as they came. Those that are in the log already are passed over, the others are put on top of it.
+ * The first event that cannot be applied is refused, and those behind it wait.
+ */
+export function appendEvents(
+  record: CaseRecord,
+  log: readonly StoredEvent[],
+  sent: readonly unknown[],
+): AppendOutcome {
+  const { events, refused } = readEvents(sent);
+  const words = wordsBefore(wordsByPlant(record), log);
+  const pending = rebaseEvents(words, events, log);
+  const applied: StoredEvent[] = [];
+  let after = record;
+  for (const [i, one] of pending.entries()) {
+    const problem = problemOfEvent(after, one.event);
+    if (problem)
+      return {
+        record: after,
+        applied,
+        refused: { index: events.length - pending.length + i, problem },
+      };
+    const stored: StoredEvent = { ...one, version: after.version + 1 };
+    applied.push(stored);
+    after = applyStoredEvent(after, stored);
+  }
+  return { record: after, applied, refused };
+}
