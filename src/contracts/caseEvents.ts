@@ -32,6 +32,8 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
     kind: z.literal('words-edited'),
     plantId,
     edits: z.array(editSchema).max(1000),
+    /** The insertion goes on from the sender's last one, so that words of others at the same place come after it. */
+    continues: z.boolean().optional(),
   }),
   z.strictObject({ kind: z.literal('plant-chosen'), plantId, plant: textSchema(80).nullable() }),
   z.strictObject({ kind: z.literal('date-set'), plantId, date: isoDateSchema }),

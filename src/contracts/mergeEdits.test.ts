@@ -25,6 +25,14 @@ it.each([
   expect(merged(base, first, second)?.replace(/ +/g, ' ').trim()).toBe(expected);
 });
 
+it('lets the words go on that their author was writing', () => {
+  const base = 'Gum on';
+  const [theirs, mine] = [diffText(base, 'Gum on Planted'), diffText(base, 'Gum on the')];
+  const { second, first } = mergeEdits(base, theirs, mine, true);
+  expect(applyEdits('Gum on Planted', second)).toBe('Gum on the Planted');
+  expect(applyEdits('Gum on the', first)).toBe('Gum on the Planted');
+});
+
 it('says which words both changed', () => {
   const base = 'a leaf fell';
   const { contested } = mergeEdits(
@@ -53,6 +61,7 @@ it('moves a caret with the words around it', () => {
   expect(placeAfter(diffText('red leaf', 'dark red leaf'), 3)).toBe(8);
   expect(placeAfter(diffText('red leaf', 'red leaves'), 3)).toBe(3);
   expect(placeAfter(diffText('red leaf', 'red'), 8)).toBe(3);
+  expect(placeAfter(diffText('red', 'red leaf'), 3)).toBe(3);
 });
 
 /** Several edits of one text, written as random cuts. */

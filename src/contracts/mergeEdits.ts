@@ -33,7 +33,7 @@ interface Piece {
 }
 
 /** Letters, digits, marks, apostrophes and joiners; surrogates too, so that no pair is ever cut. */
-const WORD_UNIT = /[\p{L}\p{N}\p{M}'’\u200d\ud800-\udfff]/u;
+const WORD_UNIT = /[\p{L}\p{N}\p{M}'’]|\u200d|[\ud800-\udfff]/u;
 const isWord = (unit: string | undefined): boolean => unit !== undefined && WORD_UNIT.test(unit);
 
 /** Widens an edit to the words whose letters it changes, joins or parts. */
@@ -78,6 +78,7 @@ function cutPieces(
   base: string,
   first: readonly Stretch[],
   second: readonly Stretch[],
+  secondLeads: boolean,
 ): readonly Piece[] {
   const cuts = [...first, ...second].flatMap(({ start, end }) => [start, end]);
   const places = [...new Set([0, ...cuts, base.length])].sort((a, b) => a - b);
@@ -88,7 +89,7 @@ function cutPieces(
     const end = places[i + 1] ?? place;
     const inFirst = !covers(first, place, end);
     const inSecond = !covers(second, place, end);
-    const pieces: Piece[] = [
+    const inserted: Piece[] = [
       { text: theirs?.insert ?? '', inFirst: true, inSecond: both, inMerged: true, base: null },
       {
         text: both ? '' : (mine?.insert ?? ''),
@@ -97,6 +98,9 @@ function cutPieces(
         inMerged: true,
         base: null,
       },
+    ];
+    const pieces: Piece[] = [
+      ...(secondLeads ? inserted.reverse() : inserted),
       {
         text: base.slice(place, end),
         inFirst,
@@ -158,11 +162,17 @@ function contestedWords(
 
 /**
  * Merges two sets of edits of `base`. A word that both changed keeps both versions, side by side; what either inserted
- * stays, what either removed and the other left alone goes. Of insertions at one place the first one's comes first.
+ * stays, what either removed and the other left alone goes. Of insertions at one place the first one's comes first, or
+ * the second one's when `secondLeads`, as when it goes on from what its author wrote before.
  */
-export function mergeEdits(base: string, first: TextEdits, second: TextEdits): MergedEdits {
+export function mergeEdits(
+  base: string,
+  first: TextEdits,
+  second: TextEdits,
+  secondLeads = false,
+): MergedEdits {
   const [theirs, mine] = [toStretches(base, first), toStretches(base, second)];
-  const pieces = parted(cutPieces(base, theirs, mine));
+  const pieces = parted(cutPieces(base, theirs, mine, secondLeads));
   return {
     second: editsFrom(pieces, ({ inFirst }) => inFirst),
     first: editsFrom(pieces, ({ inSecond }) => inSecond),

@@ -74,7 +74,8 @@ function rebaseOver(
   const own = wordsEditOf(words, mine.event);
   if (!own || mine.event.kind !== 'words-edited' || their?.plantId !== own.plantId)
     return { mine: withConflicts(mine, contestedFields(theirs, mine)), their };
-  const merged = mergeEdits(words.get(own.plantId) ?? '', their.edits, own.edits);
+  const base = words.get(own.plantId) ?? '';
+  const merged = mergeEdits(base, their.edits, own.edits, mine.event.continues);
   const conflicts = merged.contested
     .filter(({ first, second }) => first.trim() !== '' && second.trim() !== '')
     .map(({ first, second }, i) => ({

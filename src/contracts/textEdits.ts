@@ -50,11 +50,11 @@ export function invertEdits(edits: TextEdits): TextEdits {
   });
 }
 
-/** Where a place of the text before the edits lies after them; behind what was inserted there. */
+/** Where a place of the text before the edits lies after them; before what was inserted there. */
 export function placeAfter(edits: TextEdits, place: number): number {
   let shift = 0;
   for (const { at, remove, insert } of edits) {
-    if (at > place) break;
+    if (at >= place) break;
     if (at + remove.length > place) return at + shift + insert.length;
     shift += insert.length - remove.length;
   }

@@ -8,12 +8,10 @@ import { Provider } from 'react-redux';
 import { BrowserRouter } from 'react-router';
 import { App } from './app/App.tsx';
 import { GlobalStyle } from './kit/GlobalStyle.ts';
-import { startConsulting } from './store/consulting.ts';
-import { startSaving } from './store/saving.ts';
+import { startPage } from './store/page.ts';
 import { store } from './store/store.ts';
 
-startSaving();
-startConsulting();
+startPage();
 
 const root = document.getElementById('root');
 if (root) {

@@ -67,18 +67,22 @@ function openPool(databaseUrl: string, onLost: (error: ErrorSummary) => void): p
   const lost = (error: unknown): void => onLost(summarizeError(error));
   // Without listeners a lost connection would end the process; the pool makes a new one for the next query.
   pool.on('error', lost);
-  pool.on('connect', (client) => client.on('error', lost));
+  pool.on('connect', (client) => {
+    client.on('error', lost);
+  });
   return pool;
 }
 
 /** Asks again instead of waiting in one statement: another server may migrate for longer than a statement may take. */
 async function takeStartLock(client: pg.PoolClient): Promise<void> {
-  for (const begun = Date.now(); Date.now() - begun < MAX_LOCK_MS; await sleep(LOCK_PAUSE_MS)) {
+  const begun = Date.now();
+  while (Date.now() - begun < MAX_LOCK_MS) {
     const { rows } = await client.query<{ locked: boolean }>(
       'select pg_try_advisory_lock($1) as locked',
       [START_LOCK],
     );
     if (rows[0]?.locked === true) return;
+    await sleep(LOCK_PAUSE_MS);
   }
   throw new Error('another server has been starting on this database for a minute');
 }

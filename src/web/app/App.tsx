@@ -1,4 +1,4 @@
-import { Route, Routes } from 'react-router';
+import { Route, Routes, useLocation } from 'react-router';
 import { styled } from 'styled-components';
 import { CasePage } from '../screens/case/CasePage.tsx';
 import { Desk } from '../screens/desk/Desk.tsx';
@@ -9,6 +9,7 @@ import { CarePage, FindingPage, PlacePage, TreatmentPage } from '../screens/libr
 import { PlantPage } from '../screens/library/PlantPage.tsx';
 import { Sources } from '../screens/library/Sources.tsx';
 import { Season } from '../screens/season/Season.tsx';
+import { PanelBoundary } from '../kit/PanelBoundary.tsx';
 import { Header } from './Header.tsx';
 import { NotFound } from './NotFound.tsx';
 
@@ -20,26 +21,29 @@ const Frame = styled.div`
 
 /** The frame of every screen. */
 export function App() {
+  const { pathname } = useLocation();
   return (
     <Frame>
       <Header />
-      <Routes>
-        <Route path="/" element={<Desk />} />
-        <Route path="/case/:id" element={<CasePage />} />
-        <Route path="/season" element={<Season />} />
-        <Route path="/library" element={<Library />}>
-          <Route index element={<Sources />} />
-          <Route path="cause/:id" element={<CausePage />} />
-          <Route path="plant/:id" element={<PlantPage />} />
-          <Route path="finding/:id" element={<FindingPage />} />
-          <Route path="treatment/:id" element={<TreatmentPage />} />
-          <Route path="care/:id" element={<CarePage />} />
-          <Route path="place/:id" element={<PlacePage />} />
-          <Route path="compare/:first/:second" element={<ComparePage />} />
-          <Route path="*" element={<Missing />} />
-        </Route>
-        <Route path="*" element={<NotFound />} />
-      </Routes>
+      <PanelBoundary name="This page" resetKey={pathname}>
+        <Routes>
+          <Route path="/" element={<Desk />} />
+          <Route path="/case/:id" element={<CasePage />} />
+          <Route path="/season" element={<Season />} />
+          <Route path="/library" element={<Library />}>
+            <Route index element={<Sources />} />
+            <Route path="cause/:id" element={<CausePage />} />
+            <Route path="plant/:id" element={<PlantPage />} />
+            <Route path="finding/:id" element={<FindingPage />} />
+            <Route path="treatment/:id" element={<TreatmentPage />} />
+            <Route path="care/:id" element={<CarePage />} />
+            <Route path="place/:id" element={<PlacePage />} />
+            <Route path="compare/:first/:second" element={<ComparePage />} />
+            <Route path="*" element={<Missing />} />
+          </Route>
+          <Route path="*" element={<NotFound />} />
+        </Routes>
+      </PanelBoundary>
     </Frame>
   );
 }

@@ -1,6 +1,7 @@
 import { Link, NavLink } from 'react-router';
 import { styled } from 'styled-components';
 import { Button } from '../kit/Button.tsx';
+import { selectUnsaved } from '../store/cases/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { useTheme } from './theme.ts';
 import { longDate } from './dates.ts';
@@ -52,6 +53,25 @@ const Where = styled.span`
   white-space: nowrap;
 `;
 
+const Unsaved = styled(Link)`
+  font-size: 14px;
+  white-space: nowrap;
+  color: var(--ochre);
+`;
+
+/** Cases other than the open one of which something is not saved. */
+function UnsavedCases() {
+  const cases = useAppSelector(selectUnsaved);
+  const open = useAppSelector((state) => state.cases.open);
+  return cases
+    .filter(({ id }) => id !== open)
+    .map(({ id, number, pending, refused }) => (
+      <Unsaved key={id} to={`/case/${id}`}>
+        Case {number}: {pending > 0 ? `${pending} not saved yet` : `${refused} not accepted`}
+      </Unsaved>
+    ));
+}
+
 /** The thin bar on top: home, the screens, the clinic and its day, the theme. */
 export function Header() {
   const clinic = useAppSelector((state) => state.desk.clinic);
@@ -69,6 +89,7 @@ export function Header() {
         <NavLink to="/season">Season</NavLink>
         <NavLink to="/library">Library</NavLink>
       </Screens>
+      <UnsavedCases />
       <Where>{clinic ? `${clinic.name}, ${clinic.region} · ${longDate(clinic.today)}` : ''}</Where>
       <Button kind="quiet" onPress={turn}>
         {theme === 'light' ? 'Dark' : 'Light'}

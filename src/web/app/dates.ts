@@ -26,31 +26,43 @@ const WEEKDAY = new Intl.DateTimeFormat('en-GB', {
   timeZone: 'UTC',
 });
 
-const at = (isoDay: string): Date => new Date(`${isoDay}T12:00:00Z`);
+/** A day that does not exist stays the text it is: one wrong date must not take a page down. */
+function inWords(format: Intl.DateTimeFormat, isoDay: string): string {
+  const at = new Date(`${isoDay}T12:00:00Z`);
+  return Number.isNaN(at.getTime()) ? isoDay : format.format(at).replace(',', '');
+}
 
 /** `Saturday 13 June 2026`. */
 export function longDate(isoDay: string): string {
-  return LONG.format(at(isoDay)).replace(',', '');
+  return inWords(LONG, isoDay);
 }
 
 /** `13 Jun`. */
 export function dayAndMonth(isoDay: string): string {
-  return SHORT.format(at(isoDay));
+  return inWords(SHORT, isoDay);
 }
 
 /** `Sat 13`. */
 export function weekdayAndDay(isoDay: string): string {
-  return WEEKDAY.format(at(isoDay)).replace(',', '');
+  return inWords(WEEKDAY, isoDay);
 }
 
 /** `Sat 13 Jun 2026`. */
 export function briefDate(isoDay: string): string {
-  return BRIEF.format(at(isoDay)).replace(',', '');
+  return inWords(BRIEF, isoDay);
 }
 
 /** `13 Jun`, with the year when it is not that of `today`. */
 export function shortDate(isoDay: string, today: string): string {
-  return (isoDay.slice(0, 4) === today.slice(0, 4) ? SHORT : WITH_YEAR).format(at(isoDay));
+  return inWords(isoDay.slice(0, 4) === today.slice(0, 4) ? SHORT : WITH_YEAR, isoDay);
+}
+
+const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** `12:04`, on the clock of this device. */
+export function timeOfDay(moment: string): string {
+  const at = new Date(moment);
+  return Number.isNaN(at.getTime()) ? moment : TIME.format(at);
 }
 
 /** Minutes and seconds since a moment, `2:05`; hours when it is long. */

@@ -8,8 +8,10 @@ import {
   TextField,
 } from 'react-aria-components';
 import { styled } from 'styled-components';
+import { storableText } from '../../contracts/storableText.ts';
 
-const FieldLabel = styled(Label)`
+/** The words over a field. */
+export const FieldLabel = styled(Label)`
   display: block;
   font-size: 13px;
   color: var(--quiet);
@@ -25,7 +27,8 @@ export const TextBox = styled(Input)`
   color: var(--ink);
   font: inherit;
 `;
-const Row = styled(TextField)`
+/** A label above its box. */
+export const FieldRow = styled(TextField)`
   display: block;
   & + & {
     margin-top: 10px;
@@ -36,17 +39,43 @@ interface FieldProps {
   readonly label: string;
   readonly value: string;
   readonly onChange: (value: string) => void;
-  readonly type?: 'text' | 'date';
   readonly autoFocus?: boolean;
+  /** Most characters; how many are left is said before the last ones are used. */
+  readonly max?: number;
 }
 
-/** One line of text with its label. */
-export function Field({ label, value, onChange, type = 'text', autoFocus = false }: FieldProps) {
+const Left = styled.span`
+  display: block;
+  margin-top: 3px;
+  font-size: 13px;
+  color: var(--quiet);
+`;
+/** From this part of the limit on the rest is counted. */
+const COUNTED_FROM = 0.8;
+
+/** Says how many characters are left, near the limit. */
+export function CharactersLeft({ used, max }: { readonly used: number; readonly max: number }) {
+  if (used < max * COUNTED_FROM) return null;
+  const left = max - used;
   return (
-    <Row value={value} onChange={onChange} type={type} autoFocus={autoFocus}>
+    <Left role="status">
+      {left > 0 ? `${left} characters left` : `No more than ${max} characters can be kept.`}
+    </Left>
+  );
+}
+
+/** One line of text with its label. What cannot be stored and what is over the limit does not get in. */
+export function Field({ label, value, onChange, autoFocus = false, max }: FieldProps) {
+  const take = (text: string): void => {
+    const storable = storableText(text);
+    onChange(max === undefined ? storable : storableText(storable.slice(0, max)));
+  };
+  return (
+    <FieldRow value={value} onChange={take} autoFocus={autoFocus}>
       <FieldLabel>{label}</FieldLabel>
-      <TextBox />
-    </Row>
+      <TextBox maxLength={max} />
+      {max !== undefined && <CharactersLeft used={value.length} max={max} />}
+    </FieldRow>
   );
 }
 

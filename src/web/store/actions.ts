@@ -1,15 +1,60 @@
+import type { CasePage } from '../../contracts/cases.ts';
+import { newId } from '../../contracts/ids.ts';
+import type { Problem } from '../../contracts/problem.ts';
+import type { Result } from '../../core/result.ts';
 import { api } from './api.ts';
-import { caseLoaded, loadFailed } from './caseSlice.ts';
-import { casesRead, clinicRead, deskFailed, experienceRead, weatherRead } from './deskSlice.ts';
-import { loadOutbox } from './outbox.ts';
-import type { Dispatch } from './store.ts';
+import {
+  clinicRead,
+  deskFailed,
+  experienceRead,
+  firstPageRead,
+  nextPageRead,
+  openingSet,
+  weatherRead,
+  type ListName,
+} from './deskSlice.ts';
+import type { Dispatch, Store } from './store.ts';
 
-/** Reads the clinic and the queue of the Desk. */
-export async function loadDesk(dispatch: Dispatch, closed: boolean): Promise<void> {
-  const [clinic, cases] = await Promise.all([api.clinic(), api.cases(closed)]);
+function readList(
+  list: ListName,
+  closed: boolean,
+  after: string | null,
+): Promise<Result<CasePage, Problem>> {
+  return list === 'queue' ? api.cases(closed, after) : api.callBacks(after);
+}
+
+/** Reads the clinic. */
+export async function loadClinic(dispatch: Dispatch): Promise<void> {
+  const clinic = await api.clinic();
   if (clinic.ok) dispatch(clinicRead(clinic.value));
-  if (cases.ok) dispatch(casesRead(cases.value));
-  else dispatch(deskFailed(cases.error.problem));
+  else dispatch(deskFailed(clinic.error));
+}
+
+/** Reads the first pages of the Desk; what was read before stays while the server is away. */
+export async function loadDesk(store: Store, closed: boolean): Promise<void> {
+  const lists = ['queue', 'callBacks'] as const;
+  await Promise.all(
+    lists.map(async (list) => {
+      const page = await readList(list, closed, null);
+      // The other list may have been asked for meanwhile.
+      if (store.getState().desk.closedShown !== closed) return;
+      store.dispatch(
+        page.ok
+          ? firstPageRead({ list, page: page.value, at: new Date().toISOString() })
+          : deskFailed(page.error),
+      );
+    }),
+  );
+}
+
+/** Reads the page behind the last one of a list. */
+export async function loadMore(store: Store, list: ListName): Promise<void> {
+  const { closedShown, [list]: known } = store.getState().desk;
+  if (!known || known.next === null) return;
+  const page = await readList(list, closedShown, known.next);
+  if (!page.ok) store.dispatch(deskFailed(page.error));
+  else if (store.getState().desk.closedShown === closedShown)
+    store.dispatch(nextPageRead({ list, page: page.value }));
 }
 
 /** Reads what the clinic has learned; a case is worked on without it when the server does not answer. */
@@ -28,20 +73,16 @@ export async function loadWeather(dispatch: Dispatch): Promise<void> {
 export async function switchLearning(dispatch: Dispatch, learning: boolean): Promise<void> {
   const experience = await api.setLearning(learning);
   if (experience.ok) dispatch(experienceRead(experience.value));
-  else dispatch(deskFailed(experience.error.problem));
+  else dispatch(deskFailed(experience.error));
 }
 
-/** Opens a case with what this device still keeps of it. */
-export async function loadCase(dispatch: Dispatch, id: string): Promise<void> {
-  const record = await api.readCase(id);
-  if (record.ok) dispatch(caseLoaded({ record: record.value, outbox: loadOutbox(id) }));
-  else dispatch(loadFailed(record.error.problem));
-}
-
-/** Makes a new case; returns its id, or null when the server does not answer. */
-export async function makeCase(dispatch: Dispatch): Promise<string | null> {
-  const record = await api.openCase(crypto.randomUUID());
+/** Makes a new case, one at a time; returns its id, or null when the server does not answer or one is being made. */
+export async function makeCase(store: Store): Promise<string | null> {
+  if (store.getState().desk.opening) return null;
+  store.dispatch(openingSet(true));
+  const record = await api.openCase(newId());
+  store.dispatch(openingSet(false));
   if (record.ok) return record.value.id;
-  dispatch(deskFailed(record.error.problem));
+  store.dispatch(deskFailed(record.error));
   return null;
 }

@@ -1,48 +1,102 @@
-import { consultant } from '../workers/consultClient.ts';
-import { consulted, eventHappened, selectPlant, selectRequest, withoutShown } from './caseSlice.ts';
-import { startListening, type State } from './store.ts';
+import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
+import type { Problem } from '../../contracts/problem.ts';
+import type { Result } from '../../core/result.ts';
+import { recordEvent, type Author } from './cases/changes.ts';
+import { consulted, consultFailed, withoutShown } from './cases/casesSlice.ts';
+import { selectPlant, selectRequest, type PlantRequest } from './cases/selectors.ts';
+import type { Dispatch, makeStore, State, Store } from './store.ts';
 
-/** Asks the worker again whenever what is known about the open plant changes; only the newest answer is shown. */
-export function startConsulting(): void {
-  startListening({
-    predicate: (_action, now, before) => {
-      const request = selectRequest(now);
-      const forgotten = now.case.consultation === null && before.case.consultation !== null;
-      return request !== null && (forgotten || request !== selectRequest(before));
-    },
-    effect: async (_action, api) => {
-      const request = selectRequest(api.getState());
-      if (!request) return;
-      const answer = await consultant.ask(request);
-      const state = api.getState();
-      if (!answer.ok || selectRequest(state) !== request) return;
-      api.dispatch(consulted(answer.value));
-      const plant = selectPlant(state);
-      const { version } = answer.value.knowledge;
-      if (plant && plant.words !== '' && plant.knowledgeVersion !== version) {
-        api.dispatch(
-          eventHappened({ kind: 'consulted', plantId: plant.id, knowledgeVersion: version }),
-        );
+/** Answers what is asked about a plant. */
+export interface Consultant {
+  readonly ask: (body: ConsultRequest) => Promise<Result<ConsultResponse, Problem>>;
+}
+
+/** The library is asked for again so long after it could not be loaded, in milliseconds. */
+const PAUSE_BEFORE_RETRY_MS = 4000;
+
+/** What is to be asked about the case on the page; null when nothing is. */
+function openRequest(state: State): PlantRequest | null {
+  const { open } = state.cases;
+  return open === null ? null : selectRequest(state, open);
+}
+
+const isStillAsked = (state: State, request: PlantRequest): boolean =>
+  openRequest(state)?.key === request.key;
+
+/** Notes with the plant by which version of the library it was answered. */
+function noteVersion(store: Store, who: Author, { caseId, plantId }: PlantRequest): void {
+  const state = store.getState();
+  const version = state.cases.consulted?.response.knowledge.version;
+  const plant = selectPlant(state, caseId);
+  if (version === undefined || plant?.id !== plantId || plant.words === '') return;
+  if (plant.knowledgeVersion !== version)
+    recordEvent(store, who, caseId, { kind: 'consulted', plantId, knowledgeVersion: version });
+}
+
+/**
+ * Asks again whenever what is known about the open plant changes, one question at a time and then the newest. What asks
+ * the same is not asked again, and an answer is shown only where it belongs.
+ */
+export function startConsulting(
+  { store, listen }: ReturnType<typeof makeStore>,
+  consultant: Consultant,
+  who: Author,
+): void {
+  let busy = false;
+  let answered: string | null = null;
+  const ask = async (): Promise<void> => {
+    if (busy) return;
+    busy = true;
+    for (
+      let request = openRequest(store.getState());
+      request !== null && request.key !== answered;
+      request = openRequest(store.getState())
+    ) {
+      const { caseId, plantId, body, key } = request;
+      const answer = await consultant.ask(body);
+      answered = key;
+      if (!isStillAsked(store.getState(), request)) continue;
+      if (!answer.ok) {
+        store.dispatch(consultFailed(answer.error));
+        if (answer.error.code === 'unavailable') setTimeout(askAnew, PAUSE_BEFORE_RETRY_MS);
+        continue;
       }
+      store.dispatch(consulted({ caseId, plantId, response: answer.value }));
+      noteVersion(store, who, request);
+    }
+    busy = false;
+  };
+  const askAnew = (): void => {
+    answered = null;
+    void ask();
+  };
+  listen.withTypes<State, Dispatch>()({
+    predicate: (_action, now, before) => {
+      if (now.cases.consulted === null && before.cases.consulted !== null) answered = null;
+      return openRequest(now)?.key !== openRequest(before)?.key || answered === null;
     },
+    effect: () => void ask(),
   });
 }
 
 /** Shows what the ranking would be without one finding; null shows it as it is. */
 export async function showWithout(
-  state: State,
+  store: Store,
+  consultant: Consultant,
+  caseId: string,
   finding: string | null,
-  dispatch: (action: unknown) => void,
 ): Promise<void> {
-  const request = selectRequest(state);
+  const request = selectRequest(store.getState(), caseId);
   if (finding === null || !request) {
-    dispatch(withoutShown(null));
+    store.dispatch(withoutShown(null));
     return;
   }
   const answers = [
-    ...request.answers.filter((one) => one.finding !== finding),
+    ...request.body.answers.filter((one) => one.finding !== finding),
     { finding, value: 'unknown', sure: 1 },
   ];
-  const answer = await consultant.ask({ ...request, answers });
-  if (answer.ok) dispatch(withoutShown({ finding, consultation: answer.value }));
+  const answer = await consultant.ask({ ...request.body, answers });
+  if (!answer.ok || !isStillAsked(store.getState(), request)) return;
+  const { plantId } = request;
+  store.dispatch(withoutShown({ caseId, plantId, finding, response: answer.value }));
 }

@@ -1,27 +1,58 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { CaseSummary, Clinic, ClinicExperience } from '../../contracts/cases.ts';
+import type { CasePage, CaseSummary, Clinic, ClinicExperience } from '../../contracts/cases.ts';
 import type { ClinicWeather } from '../../contracts/weather.ts';
 import type { Problem } from '../../contracts/problem.ts';
 
+/** Lines of the Desk as they were last read. */
+export interface LineList {
+  readonly lines: readonly CaseSummary[];
+  /** Key of the next page; null when all are here. */
+  readonly next: string | null;
+}
+
+/** The two lists of the Desk. */
+export type ListName = 'queue' | 'callBacks';
+
 interface DeskState {
   readonly clinic: Clinic | null;
-  readonly cases: readonly CaseSummary[] | null;
+  /** Null until they are read. */
+  readonly queue: LineList | null;
+  readonly callBacks: LineList | null;
+  /** When the lists were last read, ISO 8601; they are shown as of then while the server is away. */
+  readonly readAt: string | null;
   /** What the clinic has learned from its confirmed cases; null until it is read. */
   readonly experience: ClinicExperience | null;
   /** The station's days; null until they are read. */
   readonly weather: ClinicWeather | null;
   readonly closedShown: boolean;
   readonly problem: Problem | null;
+  /** A case is being opened; a second press opens none. */
+  readonly opening: boolean;
 }
 
 const initialState: DeskState = {
   clinic: null,
-  cases: null,
+  queue: null,
+  callBacks: null,
+  readAt: null,
   experience: null,
   weather: null,
   closedShown: false,
   problem: null,
+  opening: false,
 };
+
+/** The first page replaces the beginning of what was read, so that pages opened before stay open. */
+function withFirstPage(known: LineList | null, { cases, next }: CasePage): LineList {
+  if (!known || known.lines.length <= cases.length || next === null) return { lines: cases, next };
+  const ids = new Set(cases.map(({ id }) => id));
+  const last = cases.at(-1)?.id;
+  const at = known.lines.findIndex(({ id }) => id === last);
+  const rest = at === -1 ? [] : known.lines.slice(at + 1).filter(({ id }) => !ids.has(id));
+  return rest.length === 0
+    ? { lines: cases, next }
+    : { lines: [...cases, ...rest], next: known.next };
+}
 
 const slice = createSlice({
   name: 'desk',
@@ -39,23 +70,48 @@ const slice = createSlice({
       ...state,
       weather: payload,
     }),
-    casesRead: (state, { payload }: PayloadAction<readonly CaseSummary[]>): DeskState => ({
+    firstPageRead: (
+      state,
+      { payload }: PayloadAction<{ list: ListName; page: CasePage; at: string }>,
+    ): DeskState => ({
       ...state,
-      cases: payload,
+      [payload.list]: withFirstPage(state[payload.list], payload.page),
+      readAt: payload.at,
       problem: null,
     }),
+    nextPageRead: (
+      state,
+      { payload: { list, page } }: PayloadAction<{ list: ListName; page: CasePage }>,
+    ): DeskState => {
+      const known = state[list]?.lines ?? [];
+      const ids = new Set(known.map(({ id }) => id));
+      const lines = [...known, ...page.cases.filter(({ id }) => !ids.has(id))];
+      return { ...state, [list]: { lines, next: page.next } };
+    },
     closedToggled: (state): DeskState => ({
       ...state,
       closedShown: !state.closedShown,
-      cases: null,
+      queue: null,
     }),
     deskFailed: (state, { payload }: PayloadAction<Problem>): DeskState => ({
       ...state,
       problem: payload,
     }),
+    openingSet: (state, { payload }: PayloadAction<boolean>): DeskState => ({
+      ...state,
+      opening: payload,
+    }),
   },
 });
 
-export const { casesRead, clinicRead, closedToggled, deskFailed, experienceRead, weatherRead } =
-  slice.actions;
+export const {
+  clinicRead,
+  closedToggled,
+  deskFailed,
+  experienceRead,
+  firstPageRead,
+  nextPageRead,
+  openingSet,
+  weatherRead,
+} = slice.actions;
 export const deskReducer = slice.reducer;

@@ -1,17 +1,26 @@
 import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
-import { caseReducer } from './caseSlice.ts';
+import { casesReducer } from './cases/casesSlice.ts';
 import { deskReducer } from './deskSlice.ts';
 
-const listener = createListenerMiddleware();
+/** A store of its own, with a way to listen to its actions. */
+export function makeStore() {
+  const listener = createListenerMiddleware();
+  const store = configureStore({
+    reducer: { cases: casesReducer, desk: deskReducer },
+    // Cases and answers are large; walking through them at every action is not worth its time.
+    middleware: (defaults) =>
+      defaults({ immutableCheck: false, serializableCheck: false }).prepend(listener.middleware),
+  });
+  return { store, listen: listener.startListening };
+}
 
-export const store = configureStore({
-  reducer: { case: caseReducer, desk: deskReducer },
-  middleware: (defaults) => defaults().prepend(listener.middleware),
-});
+/** The store of this page, with its listeners. */
+export const page = makeStore();
+export const { store } = page;
 
-export type State = ReturnType<typeof store.getState>;
-export type Dispatch = typeof store.dispatch;
-export const startListening = listener.startListening.withTypes<State, Dispatch>();
+export type Store = typeof store;
+export type State = ReturnType<Store['getState']>;
+export type Dispatch = Store['dispatch'];
 export const useAppDispatch = useDispatch.withTypes<Dispatch>();
 export const useAppSelector = useSelector.withTypes<State>();

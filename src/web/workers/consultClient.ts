@@ -13,34 +13,46 @@ const NO_LIBRARY: Problem = {
   code: 'unavailable',
   field: null,
   message: 'The library could not be loaded.',
-  cure: 'Check the connection and reload the page; what you typed is kept.',
+  cure: 'It is asked for again by itself; what you typed is kept.',
+};
+const FAILED: Problem = {
+  code: 'too-slow',
+  field: 'words',
+  message: 'This could not be worked out in time.',
+  cure: 'Shorten the words, or move a part of them to a second plant; all of it is kept.',
 };
 
-/** The consultant in its worker. The library is fetched at the first question. */
+/** A worker that has not answered by then is ended, and the next question starts another. */
+const MAX_ANSWER_MS = 20_000;
+const MAX_START_MS = 60_000;
+
+type Waiting = (result: Result<never, Problem>) => void;
+
+/** The consultant in its worker. The library is fetched at the first question; a worker that fails or hangs is replaced. */
 class ConsultClient {
   #worker: Worker | null = null;
   #ready: Promise<readonly PlantChoice[]> | null = null;
-  #waiting = new Map<number, (answer: Answer) => void>();
-  #scheduling = new Map<number, (schedule: Scheduled) => void>();
+  readonly #answers = new Map<number, (answer: Answer) => void>();
+  readonly #schedules = new Map<number, (schedule: Scheduled) => void>();
   #next = 1;
 
   /** Plants of the library, once it is loaded. */
   plants(): Promise<readonly PlantChoice[]> {
     this.#ready ??= this.#start().catch((error: unknown) => {
-      this.#ready = null;
+      this.#end();
       throw error;
     });
     return this.#ready;
   }
 
-  /** Answers a request; fails only when the library cannot be loaded. */
+  /** Answers a request; a problem when the library cannot be loaded or the answer takes too long. */
   ask(body: ConsultRequest): Promise<Answer> {
-    return this.#call(this.#waiting, (id) => ({ kind: 'ask', id, body }));
+    return this.#call(this.#answers, (id) => ({ kind: 'ask', id, body }));
   }
 
-  /** Dates the steps of the advice; fails only when the library cannot be loaded. */
+  /** Dates the steps of the advice; a problem when the library cannot be loaded or it takes too long. */
   schedule(query: ScheduleQuery): Promise<Scheduled> {
-    return this.#call(this.#scheduling, (id) => ({ kind: 'schedule', id, query }));
+    return this.#call(this.#schedules, (id) => ({ kind: 'schedule', id, query }));
   }
 
   async #call<T>(
@@ -54,7 +66,12 @@ class ConsultClient {
     }
     const id = this.#next++;
     return new Promise((resolve) => {
-      waiting.set(id, resolve);
+      const timer = setTimeout(() => this.#end(), MAX_ANSWER_MS);
+      waiting.set(id, (result) => {
+        clearTimeout(timer);
+        waiting.delete(id);
+        resolve(result);
+      });
       this.#send(message(id));
     });
   }
@@ -62,12 +79,10 @@ class ConsultClient {
   #receive(message: Exclude<FromWorker, { kind: 'ready' }>): void {
     switch (message.kind) {
       case 'answer':
-        this.#waiting.get(message.id)?.(message.result);
-        this.#waiting.delete(message.id);
+        this.#answers.get(message.id)?.(message.result);
         return;
       case 'scheduled':
-        this.#scheduling.get(message.id)?.(message.result);
-        this.#scheduling.delete(message.id);
+        this.#schedules.get(message.id)?.(message.result);
     }
   }
 
@@ -75,15 +90,30 @@ class ConsultClient {
     this.#worker?.postMessage(message);
   }
 
+  /** Ends the worker with all that it was asked; the next question starts another. */
+  #end(): void {
+    this.#worker?.terminate();
+    this.#worker = null;
+    this.#ready = null;
+    const waiting: Waiting[] = [...this.#answers.values(), ...this.#schedules.values()];
+    for (const give of waiting) give(fail(FAILED));
+  }
+
   async #start(): Promise<readonly PlantChoice[]> {
     const library = await fetchLibrary();
     const worker = new Worker(new URL('./consult.worker.ts', import.meta.url), { type: 'module' });
     this.#worker = worker;
     return new Promise((resolve, reject) => {
-      worker.onerror = () => reject(new Error('the worker failed'));
+      const timer = setTimeout(() => reject(new Error('the worker did not start')), MAX_START_MS);
+      worker.onerror = () => {
+        reject(new Error('the worker failed'));
+        this.#end();
+      };
       worker.onmessage = ({ data }: MessageEvent<FromWorker>) => {
-        if (data.kind === 'ready') resolve(data.plants);
-        else this.#receive(data);
+        if (data.kind === 'ready') {
+          clearTimeout(timer);
+          resolve(data.plants);
+        } else this.#receive(data);
       };
       this.#send({ kind: 'library', library });
     });

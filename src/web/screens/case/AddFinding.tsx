@@ -4,6 +4,7 @@ import { styled } from 'styled-components';
 import type { PlantId } from '../../../core/knowledge/schema/common.ts';
 import type { Finding, Part } from '../../../core/knowledge/schema/finding.ts';
 import type { CasePlant } from '../../../contracts/cases.ts';
+import { newId } from '../../../contracts/ids.ts';
 import { Button } from '../../kit/Button.tsx';
 import { TextBox } from '../../kit/fields.tsx';
 import { Notice } from '../../kit/Notice.tsx';
@@ -119,7 +120,7 @@ export function AddFinding({ plant, host, said, onClose }: AddFindingProps) {
     happen({
       kind: 'answer-given',
       plantId: plant.id,
-      answer: { finding: id, value, sure: BY_SIGHT_SURE },
+      answer: { id: newId(), finding: id, value, sure: BY_SIGHT_SURE },
     });
     if (said !== '' && value) happen({ kind: 'phrase-tied', plantId: plant.id, finding: id, said });
   };

@@ -1,6 +1,7 @@
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { newId } from '../../../contracts/ids.ts';
 import { PLANT_QUESTION } from '../../../core/diagnosis/drafts.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
@@ -76,13 +77,13 @@ interface AskPanelProps {
 export function AskPanel({ plant, answer }: AskPanelProps) {
   const happen = useHappen();
   const tell = (finding: string, value: boolean | string): void =>
-    happen(
+    void happen(
       finding === PLANT_QUESTION && typeof value === 'string' && value !== 'unknown'
         ? { kind: 'plant-chosen', plantId: plant.id, plant: value }
         : {
             kind: 'answer-given',
             plantId: plant.id,
-            answer: { finding, value, sure: ANSWER_SURE },
+            answer: { id: newId(), finding, value, sure: ANSWER_SURE },
           },
     );
   const open = answer && !answer.settled ? answer.ask : [];

@@ -1,16 +1,22 @@
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { styled } from 'styled-components';
+import type { CasePlant, CaseRecord } from '../../../contracts/cases.ts';
+import { newId } from '../../../contracts/ids.ts';
 import { plantIdSchema, type PlantId } from '../../../core/knowledge/schema/common.ts';
+import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
+import { PanelBoundary } from '../../kit/PanelBoundary.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
-import { loadCase, loadDesk, loadExperience, loadWeather } from '../../store/actions.ts';
-import { caseLeft, plantShown, selectPlant, selectRecord } from '../../store/caseSlice.ts';
-import { showWithout } from '../../store/consulting.ts';
+import { loadClinic, loadExperience, loadWeather } from '../../store/actions.ts';
+import { caseLeft, caseShown, plantShown } from '../../store/cases/casesSlice.ts';
+import { selectPlant, selectRecord } from '../../store/cases/selectors.ts';
+import { loadCase, showWithout } from '../../store/page.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { AddFinding } from './AddFinding.tsx';
 import { AdvicePanel } from './AdvicePanel.tsx';
 import { AskPanel } from './AskPanel.tsx';
+import { CaseNotes } from './CaseNotes.tsx';
 import { CausesPanel } from './CausesPanel.tsx';
 import { DatesPanel } from './dates/DatesPanel.tsx';
 import { HeardPanel } from './HeardPanel.tsx';
@@ -19,27 +25,33 @@ import { Column, Columns } from './layout.ts';
 import { PlantTabs } from './PlantTabs.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
 import { Strip } from './Strip.tsx';
-import { useHappen } from './useCase.ts';
+import { CaseContext, useHappen } from './useCase.ts';
 
 const Page = styled.main`
   display: grid;
-  grid-template-rows: auto auto minmax(0, 1fr);
+  grid-template-rows: auto auto auto minmax(0, 1fr);
+  min-height: 0;
+`;
+const Work = styled.div`
+  grid-row: 4;
+  display: grid;
   min-height: 0;
 `;
 const Alone = styled.main`
   padding: 32px;
 `;
 
-function useCaseLoaded(id: string | undefined): void {
+/** Shows a case on this page; `round` counts the tries. */
+function useCaseLoaded(id: string, round: number): void {
   const dispatch = useAppDispatch();
   useEffect(() => {
-    if (id === undefined) return undefined;
-    void loadCase(dispatch, id);
+    dispatch(caseShown(id));
+    void loadCase(id);
     void loadExperience(dispatch);
     void loadWeather(dispatch);
-    if (store.getState().desk.clinic === null) void loadDesk(dispatch, false);
-    return () => void dispatch(caseLeft());
-  }, [dispatch, id]);
+    if (store.getState().desk.clinic === null) void loadClinic(dispatch);
+    return () => void dispatch(caseLeft(id));
+  }, [dispatch, id, round]);
 }
 
 /** Words that are selected in the enquirer's text, as far as a phrase may be long. */
@@ -57,24 +69,59 @@ function hostOf(id: string | null): PlantId | null {
 
 /** One enquiry: hear, narrow, advise, on one page. */
 export function CasePage() {
-  const { id } = useParams();
+  const { id = '' } = useParams();
+  const [round, setRound] = useState(0);
+  const record = useAppSelector((state) => selectRecord(state, id));
+  const plant = useAppSelector((state) => selectPlant(state, id));
+  const failed = useAppSelector(({ cases }) => (cases.failed?.caseId === id ? cases.failed : null));
+  useCaseLoaded(id, round);
+  useEffect(() => {
+    document.title = record ? `Case ${record.number} - Sounding` : 'Case - Sounding';
+  }, [record]);
+  if (record && plant)
+    return (
+      <CaseContext value={id} key={id}>
+        <OpenCase record={record} plant={plant} />
+      </CaseContext>
+    );
+  return (
+    <Alone>
+      {failed ? (
+        <Notice tone="caution">
+          {failed.problem.message} {failed.problem.cure}{' '}
+          <Button onPress={() => setRound(round + 1)}>Try again</Button>{' '}
+          <Link to="/">To the Desk</Link>
+        </Notice>
+      ) : (
+        <Notice>Opening the case.</Notice>
+      )}
+    </Alone>
+  );
+}
+
+interface OpenCaseProps {
+  readonly record: CaseRecord;
+  readonly plant: CasePlant;
+}
+
+function OpenCase({ record, plant }: OpenCaseProps) {
+  const caseId = record.id;
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const happen = useHappen();
   const [keysShown, setKeysShown] = useState(false);
   const [dates, setDates] = useState(false);
   const [adding, setAdding] = useState<string | null>(null);
-  const record = useAppSelector(selectRecord);
-  const plant = useAppSelector(selectPlant);
-  const { consultation, without, problem } = useAppSelector((state) => state.case);
-  useCaseLoaded(id);
-  useEffect(() => {
-    document.title = record ? `Case ${record.number} - Sounding` : 'Case - Sounding';
-  }, [record]);
+  const consulted = useAppSelector(({ cases }) => cases.consulted);
+  const without = useAppSelector(({ cases }) => cases.without);
+  const problem = useAppSelector(({ cases }) => cases.consultProblem);
+  const isHere = consulted?.caseId === caseId && consulted.plantId === plant.id;
+  const answer = isHere ? consulted.response : null;
+  const show = (plantId: string): void => void dispatch(plantShown({ caseId, plantId }));
   const addPlant = (): void => {
-    const plantId = `plant-${(record?.plants.length ?? 0) + 1}`;
+    const plantId = newId();
     happen({ kind: 'plant-added', plantId });
-    dispatch(plantShown(plantId));
+    show(plantId);
   };
   const addFinding = (): void => setAdding(selectedWords());
   useKeys({
@@ -85,61 +132,58 @@ export function CasePage() {
     'alt+p': addPlant,
     'alt+d': () => void navigate('/'),
   });
-  if (!record || !plant) {
-    return (
-      <Alone>
-        {problem ? (
-          <Notice tone="caution">
-            {problem.message} {problem.cure} <Link to="/">To the Desk</Link>
-          </Notice>
-        ) : (
-          <Notice>Opening the case.</Notice>
-        )}
-      </Alone>
-    );
-  }
+  const panelKey = `${plant.id} ${answer ? 'answered' : ''} ${plant.words.length}`;
   return (
     <Page>
-      <PlantTabs
-        record={record}
-        active={plant.id}
-        answer={consultation}
-        onShow={(to) => dispatch(plantShown(to))}
-        onAdd={addPlant}
-      />
-      <Strip record={record} plant={plant} answer={consultation} />
-      <Columns>
-        <HeardPanel plant={plant} answer={consultation} key={plant.id} onAdd={addFinding} />
-        <SoundingLine
-          plant={plant}
-          answer={consultation}
-          onPoint={(finding) => void showWithout(store.getState(), finding, dispatch)}
-        />
-        {dates && consultation ? (
-          <DatesPanel
-            caseId={record.id}
-            plant={plant}
-            answer={consultation}
-            onClose={() => setDates(false)}
-          />
-        ) : (
-          <>
-            <CausesPanel answer={consultation} without={without?.consultation ?? null} />
-            <Column aria-label="Questions and advice">
-              <AskPanel plant={plant} answer={consultation} />
-              <AdvicePanel
-                answer={consultation}
-                today={plant.date}
-                onDates={() => setDates(true)}
+      <PlantTabs record={record} active={plant.id} answer={answer} onShow={show} onAdd={addPlant} />
+      <Strip record={record} plant={plant} answer={answer} />
+      <CaseNotes record={record} />
+      <Work>
+        <Columns>
+          <PanelBoundary name="What was heard" resetKey={panelKey}>
+            <HeardPanel plant={plant} answer={answer} key={plant.id} onAdd={addFinding} />
+          </PanelBoundary>
+          <PanelBoundary name="The line of evidence" resetKey={panelKey}>
+            <SoundingLine
+              plant={plant}
+              answer={answer}
+              onPoint={(finding) => void showWithout(caseId, finding)}
+            />
+          </PanelBoundary>
+          {dates && answer ? (
+            <PanelBoundary name="The dates of the plan" resetKey={panelKey}>
+              <DatesPanel
+                caseId={caseId}
+                plant={plant}
+                answer={answer}
+                onClose={() => setDates(false)}
               />
-            </Column>
-          </>
-        )}
-      </Columns>
+            </PanelBoundary>
+          ) : (
+            <>
+              <PanelBoundary name="The list of causes" resetKey={panelKey}>
+                <CausesPanel
+                  answer={answer}
+                  without={isHere && without ? without.response : null}
+                  problem={problem}
+                />
+              </PanelBoundary>
+              <Column aria-label="Questions and advice">
+                <PanelBoundary name="The next question" resetKey={panelKey}>
+                  <AskPanel plant={plant} answer={answer} />
+                </PanelBoundary>
+                <PanelBoundary name="The advice" resetKey={panelKey}>
+                  <AdvicePanel answer={answer} today={plant.date} onDates={() => setDates(true)} />
+                </PanelBoundary>
+              </Column>
+            </>
+          )}
+        </Columns>
+      </Work>
       {adding !== null && (
         <AddFinding
           plant={plant}
-          host={hostOf(plant.plant ?? consultation?.plant?.id ?? null)}
+          host={hostOf(plant.plant ?? answer?.plant?.id ?? null)}
           said={adding}
           onClose={() => setAdding(null)}
         />

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
+import type { Problem } from '../../../contracts/problem.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import { CauseRow, Weights } from './CauseRow.tsx';
 import { Column, ColumnTitle, Quietly } from './layout.ts';
@@ -14,6 +15,8 @@ interface CausesPanelProps {
   readonly answer: ConsultResponse | null;
   /** Ranking without one piece of evidence, while it is pointed at. */
   readonly without: ConsultResponse | null;
+  /** Why there is no newer answer. */
+  readonly problem: Problem | null;
 }
 
 const CAUSES_LISTED = 5;
@@ -70,7 +73,7 @@ function WouldChange({ change }: { readonly change: ConsultResponse['wouldChange
 }
 
 /** The causes by their share, always with "nothing wrong" and "not in our library". */
-export function CausesPanel({ answer, without }: CausesPanelProps) {
+export function CausesPanel({ answer, without, problem }: CausesPanelProps) {
   const [open, setOpen] = useState<string | null>(null);
   const shown = without ?? answer;
   const leading = answer?.causes[0]?.id ?? null;
@@ -83,7 +86,12 @@ export function CausesPanel({ answer, without }: CausesPanelProps) {
           {without ? 'as they would stand without that' : 'share of the evidence, not a proof'}
         </Quietly>
       </ColumnTitle>
-      {!shown && <Notice>Loading the library.</Notice>}
+      {problem && (
+        <Notice tone="caution">
+          {problem.message} {problem.cure}
+        </Notice>
+      )}
+      {!shown && !problem && <Notice>Loading the library.</Notice>}
       {shown && shown.plant === null && shown.heard.length === 0 ? (
         <Notice>Nothing to weigh yet. Name the plant first: it removes most causes.</Notice>
       ) : null}

@@ -1,7 +1,8 @@
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
-import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { MOST_CHARACTERS, type ConsultResponse } from '../../../contracts/consult.ts';
+import { newId } from '../../../contracts/ids.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
@@ -10,7 +11,7 @@ import { Column, ColumnTitle, Quietly } from './layout.ts';
 import { MarkedText, type Mark } from './MarkedText.tsx';
 import { PART_WORDS } from './partWords.ts';
 import { SeveralPlants } from './SeveralPlants.tsx';
-import { useHappen } from './useCase.ts';
+import { useHappen, useTyping } from './useCase.ts';
 
 const Part = styled.h3`
   font-size: 13px;
@@ -73,8 +74,15 @@ function EvidenceItem({ plant, one }: { readonly plant: CasePlant; readonly one:
   const happen = useHappen();
   const { finding, label, state, byHand } = one;
   const set = (value: boolean | 'unknown', sure: number) => () =>
-    happen({ kind: 'answer-given', plantId: plant.id, answer: { finding, value, sure } });
-  const undo = (): void => happen({ kind: 'answer-withdrawn', plantId: plant.id, finding });
+    void happen({
+      kind: 'answer-given',
+      plantId: plant.id,
+      answer: { id: newId(), finding, value, sure },
+    });
+  const undo = (): void => {
+    const given = plant.answers.find((answer) => answer.finding === finding);
+    if (given) happen({ kind: 'answer-withdrawn', plantId: plant.id, answerId: given.id });
+  };
   const item = useRef<HTMLLIElement>(null);
   const keyed = useRef(false);
   useEffect(() => {
@@ -182,7 +190,7 @@ interface HeardPanelProps {
 
 /** The enquirer's words, what was understood of them, and one press to correct it. */
 export function HeardPanel({ plant, answer, onAdd }: HeardPanelProps) {
-  const happen = useHappen();
+  const type = useTyping(plant.id);
   const list = answer ? listEvidence(plant, answer) : [];
   useKeys({ 'alt+h': () => focusRow(rows()[0]) });
   return (
@@ -198,7 +206,8 @@ export function HeardPanel({ plant, answer, onAdd }: HeardPanelProps) {
         label="The enquirer's words"
         value={plant.words}
         marks={marksOf(plant, answer)}
-        onChange={(words) => happen({ kind: 'words-set', plantId: plant.id, words })}
+        max={MOST_CHARACTERS}
+        onType={type}
       />
       <SeveralPlants plant={plant} answer={answer} />
       <AddRow>

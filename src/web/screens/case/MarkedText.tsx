@@ -1,6 +1,10 @@
-import { useRef } from 'react';
+import { useLayoutEffect, useRef, useState, type CompositionEvent } from 'react';
 import { TextArea, TextField } from 'react-aria-components';
 import { styled } from 'styled-components';
+import { diffText } from '../../../contracts/textEdits.ts';
+import { CharactersLeft } from '../../kit/fields.tsx';
+import type { Typing } from '../../store/cases/changes.ts';
+import { samePlace } from './samePlace.ts';
 
 /** A stretch of the text that was understood, and how. */
 export interface Mark {
@@ -90,14 +94,67 @@ interface MarkedTextProps {
   readonly label: string;
   readonly value: string;
   readonly marks: readonly Mark[];
-  readonly onChange: (value: string) => void;
+  /** Most characters. */
+  readonly max: number;
+  readonly onType: (typing: Omit<Typing, 'plantId'>) => void;
+}
+
+/** What the box shows and where in it somebody is writing. */
+interface Drawn {
+  readonly value: string;
+  /** End of the last insertion of this page; null when there was none. */
+  readonly writtenTo: number | null;
+}
+
+/** Keeps the caret between the same words, and knows whether somebody goes on writing, when words of others arrive. */
+function useSteadyCaret(value: string) {
+  const box = useRef<HTMLTextAreaElement>(null);
+  const drawn = useRef<Drawn>({ value, writtenTo: null });
+  // As they stand before this drawing: setting a value moves the caret to the end.
+  const { selectionStart, selectionEnd } = box.current ?? { selectionStart: 0, selectionEnd: 0 };
+  useLayoutEffect(() => {
+    const { value: before, writtenTo } = drawn.current;
+    if (before === value) return;
+    const moved = (place: number): number => samePlace(before, value, place);
+    drawn.current = { value, writtenTo: writtenTo === null ? null : moved(writtenTo) };
+    if (box.current && document.activeElement === box.current)
+      box.current.setSelectionRange(moved(selectionStart), moved(selectionEnd));
+    // Only a new value moves the caret.
+  }, [value]);
+  /** Takes in what this page typed itself; returns whether it goes on from the last insertion. */
+  const write = (before: string, after: string): boolean => {
+    const [edit] = diffText(before, after);
+    if (!edit) return false;
+    const continues = edit.remove === '' && edit.at === drawn.current.writtenTo;
+    drawn.current = { value: after, writtenTo: edit.at + edit.insert.length };
+    return continues;
+  };
+  return { box, write };
+}
+
+/** Words that an input method is putting together; they count when it is done. */
+interface Composing {
+  readonly before: string;
+  readonly text: string;
 }
 
 /** A text box that shows under the words which of them were understood. */
-export function MarkedText({ label, value, marks, onChange }: MarkedTextProps) {
+export function MarkedText({ label, value, marks, max, onType }: MarkedTextProps) {
   const behind = useRef<HTMLDivElement>(null);
+  const { box, write } = useSteadyCaret(value);
+  const [composing, setComposing] = useState<Composing | null>(null);
+  const typed = (before: string, after: string): void =>
+    onType({ before, after, continues: write(before, after) });
+  const type = (after: string): void => {
+    if (composing) setComposing({ ...composing, text: after });
+    else typed(value, after);
+  };
+  const compose = ({ currentTarget }: CompositionEvent<HTMLTextAreaElement>): void => {
+    if (composing) typed(composing.before, currentTarget.value);
+    setComposing(null);
+  };
   return (
-    <TextField aria-label={label} value={value} onChange={onChange} autoFocus>
+    <TextField aria-label={label} value={composing?.text ?? value} onChange={type} autoFocus>
       <Frame>
         <Behind ref={behind} aria-hidden>
           {pieces(value, marks).map((piece, i) =>
@@ -112,6 +169,10 @@ export function MarkedText({ label, value, marks, onChange }: MarkedTextProps) {
         </Behind>
         <Typing
           id="words"
+          ref={box}
+          maxLength={max}
+          onCompositionStart={() => setComposing({ before: value, text: value })}
+          onCompositionEnd={compose}
           placeholder="Type what the caller says, in their words."
           spellCheck={false}
           onScroll={(event) => {
@@ -119,6 +180,7 @@ export function MarkedText({ label, value, marks, onChange }: MarkedTextProps) {
           }}
         />
       </Frame>
+      <CharactersLeft used={value.length} max={max} />
     </TextField>
   );
 }

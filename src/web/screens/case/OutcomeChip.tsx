@@ -50,7 +50,7 @@ export function OutcomeChip({ plant, answer }: OutcomeChipProps) {
   const causes = offered(answer, outcome?.cause);
   const name = causes.find(({ id }) => id === outcome?.cause)?.text ?? outcome?.cause;
   const set = (cause: string, confirmed: Confirmation): void =>
-    happen({ kind: 'outcome-set', plantId, outcome: { cause, confirmed, on: today } });
+    void happen({ kind: 'outcome-set', plantId, outcome: { cause, confirmed, on: today } });
   return (
     <Chip name="It was" value={name ?? 'not known yet'}>
       {() => (
@@ -70,7 +70,7 @@ export function OutcomeChip({ plant, answer }: OutcomeChipProps) {
             />
           )}
           {outcome && (
-            <Button onPress={() => happen({ kind: 'outcome-set', plantId, outcome: null })}>
+            <Button onPress={() => void happen({ kind: 'outcome-set', plantId, outcome: null })}>
               Not known after all
             </Button>
           )}

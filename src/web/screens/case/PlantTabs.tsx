@@ -3,7 +3,7 @@ import type { CaseRecord } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
-import { Field } from '../../kit/fields.tsx';
+import { DateField } from '../../kit/DateField.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useHappen } from './useCase.ts';
 import { OutcomeChip } from './OutcomeChip.tsx';
@@ -43,9 +43,9 @@ function CallBackChip({ record }: { readonly record: CaseRecord }) {
   return (
     <Chip name="Call back" value={callBackOn === null ? 'not booked' : briefDate(callBackOn)}>
       {() => (
-        <Field
+        <DateField
           label="Day to call back; leave it empty for none"
-          type="date"
+          optional
           value={callBackOn ?? ''}
           onChange={(on) => happen({ kind: 'call-back-set', on: on === '' ? null : on })}
         />

@@ -2,9 +2,11 @@ import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { Button } from '../../kit/Button.tsx';
-import { plantShown, selectRecord } from '../../store/caseSlice.ts';
-import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { useHappen } from './useCase.ts';
+import { newId } from '../../../contracts/ids.ts';
+import { diffText } from '../../../contracts/textEdits.ts';
+import { plantShown } from '../../store/cases/casesSlice.ts';
+import { useAppDispatch } from '../../store/store.ts';
+import { useCaseId, useHappen } from './useCase.ts';
 import { midSentence } from '../../../core/midSentence.ts';
 
 const Offer = styled.p`
@@ -27,18 +29,20 @@ interface SeveralPlantsProps {
 export function SeveralPlants({ plant, answer }: SeveralPlantsProps) {
   const happen = useHappen();
   const dispatch = useAppDispatch();
-  const record = useAppSelector(selectRecord);
+  const caseId = useCaseId();
   const parts = answer?.parts ?? [];
   const [first, ...others] = parts;
-  if (!record || !first) return null;
+  if (!first) return null;
+  const write = (plantId: string, before: string, words: string): void =>
+    void happen({ kind: 'words-edited', plantId, edits: [...diffText(before, words)] });
   const split = (): void => {
-    happen({ kind: 'words-set', plantId: plant.id, words: first.words });
-    others.forEach(({ words }, i) => {
-      const plantId = `plant-${record.plants.length + 1 + i}`;
+    write(plant.id, plant.words, first.words);
+    for (const { words } of others) {
+      const plantId = newId();
       happen({ kind: 'plant-added', plantId });
-      happen({ kind: 'words-set', plantId, words });
-    });
-    dispatch(plantShown(plant.id));
+      write(plantId, '', words);
+    }
+    dispatch(plantShown({ caseId, plantId: plant.id }));
   };
   return (
     <Offer role="note">

@@ -1,10 +1,16 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import type { CasePlant, CaseRecord } from '../../../contracts/cases.ts';
+import {
+  MAX_CONTACT,
+  MAX_NAME,
+  type CasePlant,
+  type CaseRecord,
+} from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { briefDate } from '../../app/dates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
+import { DateField } from '../../kit/DateField.tsx';
 import { Choices, Field } from '../../kit/fields.tsx';
 import { Clock } from './Clock.tsx';
 import { PlantChooser } from '../../plants/PlantChooser.tsx';
@@ -62,12 +68,14 @@ function EnquirerChip({ record }: { readonly record: CaseRecord }) {
             label="Name"
             value={name}
             autoFocus
-            onChange={(to) => happen({ kind: 'enquirer-set', name: to, contact })}
+            max={MAX_NAME}
+            onChange={(to) => happen({ kind: 'enquirer-set', name: to })}
           />
           <Field
             label="How to reach them"
             value={contact}
-            onChange={(to) => happen({ kind: 'enquirer-set', name, contact: to })}
+            max={MAX_CONTACT}
+            onChange={(to) => happen({ kind: 'enquirer-set', contact: to })}
           />
         </>
       )}
@@ -153,11 +161,10 @@ export function Strip({ record, plant, answer }: StripProps) {
       </Chip>
       <Chip name="Day" value={briefDate(date)}>
         {() => (
-          <Field
+          <DateField
             label="Day of the enquiry"
-            type="date"
             value={date}
-            onChange={(to) => to !== '' && happen({ kind: 'date-set', plantId, date: to })}
+            onChange={(to) => happen({ kind: 'date-set', plantId, date: to })}
           />
         )}
       </Chip>
@@ -176,7 +183,7 @@ export function Strip({ record, plant, answer }: StripProps) {
         <Clock since={record.openedAt} running={!closed} />
         <Button
           kind="quiet"
-          onPress={() => happen({ kind: 'status-set', status: closed ? 'open' : 'closed' })}
+          onPress={() => void happen({ kind: 'status-set', status: closed ? 'open' : 'closed' })}
         >
           {closed ? 'Open again' : 'Close case'}
         </Button>

@@ -31,9 +31,9 @@ it('shows what was said, denied and doubted', () => {
 it('lets the advisor turn, doubt and drop it', () => {
   expect(
     states([
-      { finding: 'webs', value: false, sure: 0.9 },
-      { finding: 'spots', value: 'unknown', sure: 1 },
-      { finding: 'holes', value: true, sure: 0.95 },
+      { id: 'webs', finding: 'webs', value: false, sure: 0.9 },
+      { id: 'spots', finding: 'spots', value: 'unknown', sure: 1 },
+      { id: 'holes', finding: 'holes', value: true, sure: 0.95 },
     ]),
   ).toEqual({ webs: 'denied', spots: 'dropped', holes: 'said' });
 });
@@ -42,7 +42,7 @@ it('lists answers after what was heard, a choice under its own name', () => {
   const [first] = OPENED_CASE.plants;
   if (!first) throw new Error('the case has a plant');
   const list = listEvidence(
-    { ...first, answers: [{ finding: 'leaf-age', value: 'leaf-old', sure: 0.85 }] },
+    { ...first, answers: [{ id: 'leaf-age', finding: 'leaf-age', value: 'leaf-old', sure: 0.85 }] },
     ANSWER,
   );
   expect(list.at(-1)).toMatchObject({

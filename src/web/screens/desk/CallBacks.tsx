@@ -1,7 +1,8 @@
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
-import type { CaseSummary } from '../../../contracts/cases.ts';
 import { shortDate } from '../../app/dates.ts';
+import { Button } from '../../kit/Button.tsx';
+import type { LineList } from '../../store/deskSlice.ts';
 
 const Area = styled.aside`
   border-top: 2px solid var(--ink);
@@ -29,29 +30,42 @@ const dueWord = (on: string, today: string): string => {
 };
 
 interface CallBacksProps {
-  readonly cases: readonly CaseSummary[];
+  /** Null while they are not known. */
+  readonly list: LineList | null;
   readonly today: string;
+  /** The server does not answer. */
+  readonly away: boolean;
+  readonly onMore: () => void;
+}
+
+function emptyWords(list: LineList | null, away: boolean): string | null {
+  if (list) return list.lines.length === 0 ? 'No call-back is booked.' : null;
+  return away ? 'Not known while the server is away.' : 'Reading the call-backs.';
 }
 
 /** Whom to call back, the most overdue first. */
-export function CallBacks({ cases, today }: CallBacksProps) {
-  const due = cases
-    .flatMap((one) => (one.callBackOn === null ? [] : [{ ...one, on: one.callBackOn }]))
-    .sort((a, b) => a.on.localeCompare(b.on));
+export function CallBacks({ list, today, away, onMore }: CallBacksProps) {
+  const empty = emptyWords(list, away);
   return (
     <Area aria-label="Call-backs">
       <h2>Call back</h2>
-      {due.length === 0 && <p>No call-back is booked.</p>}
+      {empty !== null && <p>{empty}</p>}
       <ul>
-        {due.map((one) => (
-          <li key={one.id}>
-            <Due $late={one.on < today}>
-              {shortDate(one.on, today)} {dueWord(one.on, today)}
+        {list?.lines.map(({ id, number, enquirer, callBackOn }) => (
+          <li key={id}>
+            <Due $late={callBackOn !== null && callBackOn < today}>
+              {callBackOn !== null && shortDate(callBackOn, today)}{' '}
+              {callBackOn !== null && dueWord(callBackOn, today)}
             </Due>
-            <Link to={`/case/${one.id}`}>{one.enquirer || `Case ${one.number}`}</Link>
+            <Link to={`/case/${id}`}>{enquirer || `Case ${number}`}</Link>
           </li>
         ))}
       </ul>
+      {list !== null && list.next !== null && (
+        <Button kind="quiet" onPress={onMore}>
+          Later call-backs
+        </Button>
+      )}
     </Area>
   );
 }

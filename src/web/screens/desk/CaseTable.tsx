@@ -1,8 +1,9 @@
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
-import type { CaseSummary } from '../../../contracts/cases.ts';
 import { shortDate } from '../../app/dates.ts';
+import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
+import type { LineList } from '../../store/deskSlice.ts';
 
 const Table = styled.table`
   width: 100%;
@@ -57,15 +58,25 @@ const CHANNEL_WORDS = {
 } as const;
 
 interface CaseTableProps {
-  readonly cases: readonly CaseSummary[] | null;
+  /** Null while it is not known. */
+  readonly list: LineList | null;
   readonly closed: boolean;
   readonly today: string;
+  /** The server does not answer. */
+  readonly away: boolean;
+  readonly onMore: () => void;
 }
 
 /** The queue, the newest enquiry on top. */
-export function CaseTable({ cases, closed, today }: CaseTableProps) {
-  if (!cases) return <Notice>Reading the queue.</Notice>;
-  if (cases.length === 0) {
+export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps) {
+  if (!list)
+    return (
+      <Notice>
+        {away ? 'The queue is not known while the server is away.' : 'Reading the queue.'}
+      </Notice>
+    );
+  const { lines, next } = list;
+  if (lines.length === 0) {
     return (
       <Notice>
         {closed
@@ -95,7 +106,7 @@ export function CaseTable({ cases, closed, today }: CaseTableProps) {
           </tr>
         </thead>
         <tbody>
-          {cases.map((one) => (
+          {lines.map((one) => (
             <tr key={one.id}>
               <Figures>{one.number}</Figures>
               <td>
@@ -111,6 +122,11 @@ export function CaseTable({ cases, closed, today }: CaseTableProps) {
           ))}
         </tbody>
       </Table>
+      {next !== null && (
+        <Button kind="quiet" onPress={onMore}>
+          Earlier cases
+        </Button>
+      )}
     </Area>
   );
 }

@@ -5,9 +5,10 @@ import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
-import { loadDesk, makeCase } from '../../store/actions.ts';
+import { loadClinic, loadDesk, loadMore, makeCase } from '../../store/actions.ts';
 import { closedToggled } from '../../store/deskSlice.ts';
-import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { timeOfDay } from '../../app/dates.ts';
 import { CallBacks } from './CallBacks.tsx';
 import { CaseTable } from './CaseTable.tsx';
 
@@ -33,19 +34,42 @@ const Top = styled.div`
   }
 `;
 
+/** The lists are read anew so often while the Desk is seen, in milliseconds. */
+const REFRESH_MS = 5000;
+
+function useDeskRefreshed(closedShown: boolean): void {
+  useEffect(() => {
+    const read = (): void => {
+      if (document.visibilityState !== 'hidden') void loadDesk(store, closedShown);
+    };
+    read();
+    const timer = setInterval(read, REFRESH_MS);
+    document.addEventListener('visibilitychange', read);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', read);
+    };
+  }, [closedShown]);
+}
+
 /** The Desk: who is waiting, whom to call back, and the start of a new call. */
 export function Desk() {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const { cases, closedShown, problem, clinic } = useAppSelector((state) => state.desk);
+  const { queue, callBacks, readAt, closedShown, problem, clinic, opening } = useAppSelector(
+    (state) => state.desk,
+  );
+  useDeskRefreshed(closedShown);
   useEffect(() => {
     document.title = 'Desk - Sounding';
-    void loadDesk(dispatch, closedShown);
-  }, [dispatch, closedShown]);
+    if (store.getState().desk.clinic === null) void loadClinic(dispatch);
+  }, [dispatch]);
   const start = async (): Promise<void> => {
-    const id = await makeCase(dispatch);
+    const id = await makeCase(store);
     if (id !== null) await navigate(`/case/${id}`);
   };
+  const today = clinic?.today ?? '';
+  const away = problem !== null;
   useKeys({ n: () => void start() });
   return (
     <Page>
@@ -54,17 +78,31 @@ export function Desk() {
         <Button onPress={() => dispatch(closedToggled())}>
           {closedShown ? 'Show open cases' : 'Show closed cases'}
         </Button>
-        <Button kind="main" onPress={() => void start()}>
+        <Button kind="main" isDisabled={opening} onPress={() => void start()}>
           Take a new enquiry <Key>N</Key>
         </Button>
       </Top>
       {problem && (
         <Notice tone="caution">
           {problem.message} {problem.cure}
+          {queue && readAt !== null && ` The lists are as they were at ${timeOfDay(readAt)}.`}
         </Notice>
       )}
-      <CaseTable cases={cases} closed={closedShown} today={clinic?.today ?? ''} />
-      {!closedShown && <CallBacks cases={cases ?? []} today={clinic?.today ?? ''} />}
+      <CaseTable
+        list={queue}
+        closed={closedShown}
+        today={today}
+        away={away}
+        onMore={() => void loadMore(store, 'queue')}
+      />
+      {!closedShown && (
+        <CallBacks
+          list={callBacks}
+          today={today}
+          away={away}
+          onMore={() => void loadMore(store, 'callBacks')}
+        />
+      )}
     </Page>
   );
 }

@@ -3,6 +3,7 @@ import { Label, SearchField, ToggleButton, ToggleButtonGroup } from 'react-aria-
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { styled } from 'styled-components';
 import { TextBox } from '../../kit/fields.tsx';
+import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
@@ -97,7 +98,7 @@ function listOf(shelf: Shelf, kind: ShelfName, text: string): readonly Found[] {
 
 /** Everything the library holds, to read: a list with a search on the left, the page chosen on the right. */
 export function Library() {
-  const { reading, failed } = useShelf();
+  const { reading, failed, retry } = useShelf();
   const first = useLocation().pathname.split('/')[2];
   const [kind, setKind] = useState<ShelfName>(isShelf(first) ? first : 'cause');
   const [text, setText] = useState('');
@@ -162,7 +163,8 @@ export function Library() {
         <div>
           {failed ? (
             <Notice tone="caution">
-              The library could not be loaded. Check the connection and reload the page.
+              The library could not be loaded: the server does not answer.{' '}
+              <Button onPress={retry}>Try again</Button>
             </Notice>
           ) : (
             <Notice>Fetching the library.</Notice>

@@ -27,7 +27,7 @@ export function ImportWeather({ onImported }: ImportWeatherProps) {
     if (!file) return;
     const answer = await api.importWeather(await file.text());
     if (!answer.ok) {
-      const { message, cure } = answer.error.problem;
+      const { message, cure } = answer.error;
       setOutcome({ bad: true, text: `${message} ${cure}` });
       return;
     }

@@ -100,7 +100,11 @@ export function Season() {
         {state.kind === 'ready' && <Files view={state.view} />}
       </Bar>
       {state.kind === 'working' && <Notice>The season is being worked out.</Notice>}
-      {state.kind === 'failed' && <Notice tone="caution">{state.message}</Notice>}
+      {state.kind === 'failed' && (
+        <Notice tone="caution">
+          {state.message} <Button onPress={state.retry}>Try again</Button>
+        </Notice>
+      )}
       {state.kind === 'ready' && <Shown view={state.view} />}
     </Page>
   );

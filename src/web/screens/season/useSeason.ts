@@ -7,7 +7,7 @@ import type { Day } from '../../../core/timing/calendar.ts';
 import type { Outlook } from '../../../core/timing/outlook.ts';
 import type { WeatherDay } from '../../../core/timing/weather.ts';
 import type { Shelf } from '../../library/shelf.ts';
-import type { useShelf } from '../../library/useShelf.ts';
+import type { ShelfState } from '../../library/useShelf.ts';
 import type { DatedEvent } from '../../season/seasonFiles.ts';
 import { api } from '../../store/api.ts';
 import { workOutSeason } from '../../workers/seasonClient.ts';
@@ -26,11 +26,11 @@ export interface SeasonView {
 
 export type SeasonState =
   | { readonly kind: 'working' }
-  | { readonly kind: 'failed'; readonly message: string }
+  | { readonly kind: 'failed'; readonly message: string; readonly retry: () => void }
   | { readonly kind: 'ready'; readonly view: SeasonView };
 
-const NO_LIBRARY = 'The library could not be loaded. Check the connection and reload the page.';
-const NO_SEASON = 'The season could not be worked out. Reload the page; the weather is kept.';
+const NO_LIBRARY = 'The library could not be loaded: the server does not answer.';
+const NO_SEASON = 'The season could not be worked out; the weather is kept.';
 
 function chosenPlant({ library, taxonomy }: Shelf, id: PlantId | null): SeasonPlant | null {
   const plant = library.plants.find((one) => one.id === id);
@@ -41,12 +41,13 @@ function chosenPlant({ library, taxonomy }: Shelf, id: PlantId | null): SeasonPl
 
 /** Works the season out for a plant, or for what is common; `round` counts imports, each of which works it out anew. */
 export function useSeason(
-  { reading, failed }: ReturnType<typeof useShelf>,
+  { reading, failed, retry }: ShelfState,
   plant: PlantId | null,
   round: number,
 ): SeasonState {
   const [weather, setWeather] = useState<ClinicWeather | null>(null);
   const [state, setState] = useState<SeasonState>({ kind: 'working' });
+  const [tries, setTries] = useState(0);
   useEffect(() => {
     let here = true;
     void api.weather().then((read) => {
@@ -88,9 +89,17 @@ export function useSeason(
         const { source } = weather;
         setState({ kind: 'ready', view: { today, dated, outlook: found, observed, source } });
       },
-      () => setState({ kind: 'failed', message: NO_SEASON }),
+      () =>
+        setState({
+          kind: 'failed',
+          message: NO_SEASON,
+          retry: () => {
+            setState({ kind: 'working' });
+            setTries((before) => before + 1);
+          },
+        }),
     );
     return cancel;
-  }, [reading, chosen, events, weather]);
-  return failed ? { kind: 'failed', message: NO_LIBRARY } : state;
+  }, [reading, chosen, events, weather, tries]);
+  return failed ? { kind: 'failed', message: NO_LIBRARY, retry } : state;
 }

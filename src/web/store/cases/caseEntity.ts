@@ -74,7 +74,9 @@ function joinedEdit(
   const between = applyEdits(words, last.event.edits);
   const after = between === null ? null : applyEdits(between, next.event.edits);
   if (after === null) return null;
-  const joined = { ...last, event: { ...last.event, edits: [...diffText(words, after)] } };
+  // With the id of the newer one: should the older one have reached the server all the same, nothing is lost.
+  const event = { ...last.event, edits: [...diffText(words, after)] };
+  const joined = { ...next, event };
   return sizeOf(joined) <= sizeOf(last) + sizeOf(next) ? joined : null;
 }
 

@@ -5,7 +5,7 @@ import { isoDay } from '../../../../core/timing/calendar.ts';
 import type { PlanSchedule } from '../../../../core/advice/planSchedule.ts';
 import { shortDate } from '../../../app/dates.ts';
 import { Button } from '../../../kit/Button.tsx';
-import { Field } from '../../../kit/fields.tsx';
+import { DateField } from '../../../kit/DateField.tsx';
 import { Key } from '../../../kit/Key.tsx';
 import { Notice } from '../../../kit/Notice.tsx';
 import { CalendarButton } from '../../../season/CalendarButton.tsx';
@@ -75,7 +75,7 @@ function Dated({ caseId, plant, answer, schedule }: DatedProps) {
     return <Notice>Nothing of this advice has a date: find out more first.</Notice>;
   const product = schedule.steps.some(({ step }) => stepOf.get(step)?.product === true);
   const keep = (): void =>
-    happen({
+    void happen({
       kind: 'dates-kept',
       plantId,
       dates: schedule.steps.flatMap(({ step, list }) =>
@@ -88,9 +88,9 @@ function Dated({ caseId, plant, answer, schedule }: DatedProps) {
     <>
       <Bar>
         {product && schedule.food && (
-          <Field
+          <DateField
             label="Next harvest"
-            type="date"
+            optional
             value={plan.harvest ?? ''}
             onChange={(on) => happen({ kind: 'harvest-set', plantId, on: on === '' ? null : on })}
           />

@@ -7,7 +7,8 @@ import type { WindowState } from '../../../../core/timing/windows.ts';
 import type { BandedDay, BandedSpan } from '../../../../core/timing/yearAhead.ts';
 import { shortDate } from '../../../app/dates.ts';
 import { Button } from '../../../kit/Button.tsx';
-import { Field, WholeNumber } from '../../../kit/fields.tsx';
+import { DateField } from '../../../kit/DateField.tsx';
+import { WholeNumber } from '../../../kit/fields.tsx';
 import { Ribbon } from './Ribbon.tsx';
 import { TenDays } from './TenDays.tsx';
 
@@ -161,9 +162,9 @@ export function StepDates(props: StepDatesProps) {
       {step.rotation !== null && <Careful>{step.rotation}</Careful>}
       {step.event !== null && (
         <Facts>
-          <Field
+          <DateField
             label={`Seen: ${step.event}`}
-            type="date"
+            optional
             value={plan.seen[step.event] ?? ''}
             onChange={(on) => onSeen(step.event ?? '', on === '' ? null : on)}
           />

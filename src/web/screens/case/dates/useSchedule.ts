@@ -2,8 +2,9 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { ScheduleQuery } from '../../../../contracts/answerSchedule.ts';
 import type { CasePlant } from '../../../../contracts/cases.ts';
 import type { PlanSchedule } from '../../../../core/advice/planSchedule.ts';
-import { selectNow, selectRequest } from '../../../store/caseSlice.ts';
+import { selectNow, selectRequest } from '../../../store/cases/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
+import { useCaseId } from '../useCase.ts';
 import { consultant } from '../../../workers/consultClient.ts';
 
 export type ScheduleState =
@@ -16,11 +17,14 @@ export type ScheduleState =
  * under way at a time, so that typing does not queue up behind it.
  */
 export function useSchedule({ plan }: CasePlant): ScheduleState {
-  const body = useAppSelector(selectRequest);
-  const now = useAppSelector(selectNow);
+  const caseId = useCaseId();
+  const request = useAppSelector((state) => selectRequest(state, caseId));
+  const now = useAppSelector((state) => selectNow(state, caseId));
+  // By value: a save makes new objects that say the same.
+  const asked = request ? `${request.key} ${JSON.stringify(plan)}` : null;
   const query = useMemo(
-    (): ScheduleQuery | null => (body ? { body, plan, ...now } : null),
-    [body, plan, now],
+    (): ScheduleQuery | null => (request ? { body: request.body, plan, ...now } : null),
+    [asked, now],
   );
   const [state, setState] = useState<ScheduleState>({ kind: 'working' });
   const newest = useRef<ScheduleQuery | null>(null);

@@ -1,0 +1,189 @@
+import { styled } from 'styled-components';
+import { z } from 'zod';
+import { APPROACHES, CHANNELS } from '../../../core/advice/context.ts';
+import type { CaseEvent } from '../../../contracts/caseEvents.ts';
+import { CASE_STATUSES, type CaseRecord, type Conflict } from '../../../contracts/cases.ts';
+import { Button } from '../../kit/Button.tsx';
+import type { RefusedEvent } from '../../store/cases/caseEntity.ts';
+import { refusedDropped } from '../../store/cases/casesSlice.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { tabTitle } from './tabTitle.ts';
+import { useCaseId, useHappen } from './useCase.ts';
+
+const Area = styled.section`
+  max-height: 30vh;
+  overflow: auto;
+  background: var(--ochre-wash);
+  border-bottom: 1px solid var(--hairline);
+  & li {
+    display: flex;
+    align-items: baseline;
+    gap: 10px;
+    padding: 5px 16px;
+    border-top: 1px solid var(--hairline);
+    font-size: 14px;
+  }
+  & li:first-child {
+    border-top: 0;
+  }
+  & p {
+    flex: 1;
+    min-width: 0;
+    overflow-wrap: anywhere;
+  }
+`;
+
+const FIELD_WORDS: Readonly<Record<Conflict['field'], string>> = {
+  words: 'Words',
+  plant: 'Plant',
+  date: 'Day',
+  place: 'Place',
+  approach: 'Approach',
+  answer: 'Answer',
+  outcome: 'What it proved to be',
+  harvest: 'Harvest',
+  label: 'Label',
+  seen: 'Day seen',
+  dates: 'Kept dates',
+  channel: 'Came',
+  name: 'Name',
+  contact: 'How to reach them',
+  'call-back': 'Call back',
+  status: 'State',
+};
+
+function oneOf<T extends string>(values: readonly T[], text: string): T | null {
+  return values.find((value) => value === text) ?? null;
+}
+
+const dayOrNone = (text: string): string | null =>
+  z.iso.date().safeParse(text).success ? text : null;
+
+function ofPlant({ field, other }: Conflict, plantId: string): CaseEvent | null {
+  if (field === 'plant')
+    return { kind: 'plant-chosen', plantId, plant: other === 'null' ? null : other };
+  if (field === 'date') return { kind: 'date-set', plantId, date: other };
+  const approach = field === 'approach' ? oneOf(APPROACHES, other) : null;
+  return approach && { kind: 'approach-set', plantId, approach };
+}
+
+/** The event that gives a field the other value of a conflict; null where that has to be done by hand. */
+export function restoreEvent(conflict: Conflict): CaseEvent | null {
+  const { field, other, plantId } = conflict;
+  if (plantId !== null) return ofPlant(conflict, plantId);
+  if (field === 'name') return { kind: 'enquirer-set', name: other };
+  if (field === 'contact') return { kind: 'enquirer-set', contact: other };
+  if (field === 'call-back') return { kind: 'call-back-set', on: dayOrNone(other) };
+  const channel = field === 'channel' ? oneOf(CHANNELS, other) : null;
+  if (channel) return { kind: 'channel-set', channel };
+  const status = field === 'status' ? oneOf(CASE_STATUSES, other) : null;
+  return status && { kind: 'status-set', status };
+}
+
+const shown = (value: string): string =>
+  value === 'null' || value === '' ? 'nothing' : `“${value}”`;
+
+/** What was set twice at once: both values, and which one holds. */
+function ConflictItem({
+  conflict,
+  about,
+}: {
+  readonly conflict: Conflict;
+  readonly about: string;
+}) {
+  const happen = useHappen();
+  const { id, field, kept, other, otherBy } = conflict;
+  const settle = (): void => void happen({ kind: 'conflict-settled', conflictId: id });
+  const restore = restoreEvent(conflict);
+  const what = `${FIELD_WORDS[field]}${about}`;
+  return (
+    <li>
+      <p>
+        <b>{what}:</b>{' '}
+        {field === 'words'
+          ? `${otherBy} wrote ${shown(other)} where ${shown(kept)} was written. Both stand in the text.`
+          : `${shown(kept)} holds. ${otherBy} set ${shown(other)} at the same time.`}
+      </p>
+      {restore && (
+        <Button
+          kind="quiet"
+          aria-label={`${what}: take ${shown(other)}`}
+          onPress={() => {
+            happen(restore);
+            settle();
+          }}
+        >
+          Take {shown(other.length > 24 ? `${other.slice(0, 24)}…` : other)}
+        </Button>
+      )}
+      <Button kind="quiet" aria-label={`${what}: leave as it is`} onPress={settle}>
+        Leave as it is
+      </Button>
+    </li>
+  );
+}
+
+/** The words of a change that was not accepted, so that they can be copied. */
+function wordsOf({ event }: RefusedEvent): string {
+  switch (event.kind) {
+    case 'words-edited':
+      return event.edits
+        .map(({ insert }) => insert)
+        .join(' ')
+        .trim();
+    case 'enquirer-set':
+      return `${event.name ?? ''} ${event.contact ?? ''}`.trim();
+    default:
+      return '';
+  }
+}
+
+function RefusedItem({ refused }: { readonly refused: RefusedEvent }) {
+  const dispatch = useAppDispatch();
+  const caseId = useCaseId();
+  const { id, problem } = refused;
+  const words = wordsOf(refused);
+  return (
+    <li>
+      <p>
+        <b>Not accepted:</b> {problem.message} {problem.cure}
+        {words !== '' && <span> Your words: “{words}”</span>}
+      </p>
+      {words !== '' && (
+        <Button kind="quiet" onPress={() => void navigator.clipboard.writeText(words)}>
+          Copy
+        </Button>
+      )}
+      <Button kind="quiet" onPress={() => void dispatch(refusedDropped({ caseId, id }))}>
+        Let it go
+      </Button>
+    </li>
+  );
+}
+
+/** What needs a look: values that were set twice at once, and changes that the server did not take. */
+export function CaseNotes({ record }: { readonly record: CaseRecord }) {
+  const refused = useAppSelector((state) => state.cases.byId[record.id]?.refused ?? NONE);
+  const { conflicts, plants } = record;
+  if (conflicts.length + refused.length === 0) return null;
+  const aboutOf = ({ plantId, about }: Conflict): string => {
+    const at = plants.findIndex(({ id }) => id === plantId);
+    const plant = plants[at];
+    const which = plant && plants.length > 1 ? ` of ${tabTitle(plant.words, plant.plant, at)}` : '';
+    return `${about === null ? '' : ` ${about.replaceAll('-', ' ')}`}${which}`;
+  };
+  return (
+    <Area aria-label="To be looked at" tabIndex={0}>
+      <ul>
+        {refused.map((one) => (
+          <RefusedItem key={one.id} refused={one} />
+        ))}
+        {conflicts.map((one) => (
+          <ConflictItem key={one.id} conflict={one} about={aboutOf(one)} />
+        ))}
+      </ul>
+    </Area>
+  );
+}
+
+const NONE: readonly RefusedEvent[] = [];

@@ -1,0 +1,68 @@
+import { caseEventSchema, type CaseEvent, type SentEvent } from '../../../contracts/caseEvents.ts';
+import { newId } from '../../../contracts/ids.ts';
+import { mergeEdits } from '../../../contracts/mergeEdits.ts';
+import { problemFrom, type Problem } from '../../../contracts/problem.ts';
+import { storableText } from '../../../contracts/storableText.ts';
+import { diffText } from '../../../contracts/textEdits.ts';
+import type { CasesStore } from './caseSync.ts';
+import { changed } from './casesSlice.ts';
+import { selectRecord, type WithCases } from './selectors.ts';
+
+/** Who makes changes on this page. */
+export interface Author {
+  readonly author: string;
+  readonly device: string;
+}
+
+/** A store that holds cases, as far as changes need it. */
+export interface ChangeStore extends CasesStore {
+  readonly getState: () => WithCases;
+}
+
+/**
+ * Makes an event happen to a case: it shows at once and is sent. Returns why it could not, when a value is none that
+ * the server would take; then nothing has changed.
+ */
+export function recordEvent(
+  store: ChangeStore,
+  { author, device }: Author,
+  caseId: string,
+  event: CaseEvent,
+): Problem | null {
+  const checked = caseEventSchema.safeParse(event);
+  if (!checked.success) return problemFrom(checked.error);
+  const change: SentEvent = { id: newId(), author, device, event: checked.data, conflicts: [] };
+  store.dispatch(changed({ caseId, change }));
+  return null;
+}
+
+/** Something typed into the words of a plant: the box showed `before` and shows `after` now. */
+export interface Typing {
+  readonly plantId: string;
+  readonly before: string;
+  readonly after: string;
+  /** It goes on where the last typing of this page ended. */
+  readonly continues: boolean;
+}
+
+/** Takes in that somebody typed. What arrived from others since the box was drawn stays. */
+export function recordTyping(
+  store: ChangeStore,
+  who: Author,
+  caseId: string,
+  { plantId, before, after, continues }: Typing,
+): Problem | null {
+  const record = selectRecord(store.getState(), caseId);
+  const words = record?.plants.find(({ id }) => id === plantId)?.words;
+  if (words === undefined) return null;
+  const typed = diffText(before, storableText(after));
+  const edits =
+    words === before ? typed : mergeEdits(before, diffText(before, words), typed, continues).second;
+  if (edits.length === 0) return null;
+  return recordEvent(store, who, caseId, {
+    kind: 'words-edited',
+    plantId,
+    edits: [...edits],
+    continues,
+  });
+}

@@ -1,0 +1,139 @@
+import { createSelector } from '@reduxjs/toolkit';
+import type { CasePlant, CaseRecord, Clinic, ClinicExperience } from '../../../contracts/cases.ts';
+import type { ConsultRequest, Seen } from '../../../contracts/consult.ts';
+import type { ClinicWeather } from '../../../contracts/weather.ts';
+import { distanceKm } from '../../../core/timing/climate.ts';
+import { currentRecord } from './caseEntity.ts';
+import type { CasesState } from './casesSlice.ts';
+
+/** The part of the state that is asked about cases. */
+export interface WithCases {
+  readonly cases: CasesState;
+  readonly desk: {
+    readonly experience: ClinicExperience | null;
+    readonly weather: ClinicWeather | null;
+    readonly clinic: Clinic | null;
+  };
+}
+
+const entityOf = ({ cases }: WithCases, caseId: string) => cases.byId[caseId];
+
+/** A case with everything that was done, confirmed or not; null while it is not loaded. */
+export const selectRecord = createSelector(
+  (state: WithCases, caseId: string) => entityOf(state, caseId)?.confirmed,
+  (state: WithCases, caseId: string) => entityOf(state, caseId)?.pending,
+  (confirmed, pending): CaseRecord | null =>
+    confirmed && pending
+      ? currentRecord({ confirmed, pending, refused: [], sync: { kind: 'idle' } })
+      : null,
+);
+
+/** The plant whose tab is open. */
+export const selectPlant = createSelector(
+  selectRecord,
+  ({ cases }: WithCases, caseId: string) => cases.activePlant[caseId],
+  (record, active): CasePlant | null =>
+    record?.plants.find(({ id }) => id === active) ?? record?.plants[0] ?? null,
+);
+
+const NOTHING_SEEN: readonly Seen[] = [];
+
+/** The clinic's confirmed cases while learning is switched on. */
+const selectSeen = ({ desk }: WithCases): readonly Seen[] =>
+  desk.experience?.learning === true ? desk.experience.seen : NOTHING_SEEN;
+
+/** As far as this from the clinic its station tells the weather of a garden: our own estimate. */
+const STATION_REACHES_KM = 60;
+/** Days before the case that are told: more than a gardening year. */
+const DAYS_TOLD = 400;
+const NO_WEATHER: ConsultRequest['weather'] = [];
+
+/** The station's days before a day, where a garden lies near the clinic. */
+function stationDays(
+  weather: ClinicWeather | null,
+  clinic: Clinic | null,
+  place: CasePlant['place'] | undefined,
+  before: string | undefined,
+): ConsultRequest['weather'] {
+  if (!place || before === undefined || !weather || !clinic) return NO_WEATHER;
+  if (distanceKm(place, clinic.place) > STATION_REACHES_KM) return NO_WEATHER;
+  return weather.days.filter(({ day }) => day < before).slice(-DAYS_TOLD);
+}
+
+/** The station's days up to the day of the call. */
+const selectWeather = createSelector(
+  (state: WithCases) => state.desk.weather,
+  (state: WithCases) => state.desk.clinic,
+  (state: WithCases, caseId: string) => selectPlant(state, caseId)?.place,
+  (state: WithCases, caseId: string) => selectPlant(state, caseId)?.date,
+  stationDays,
+);
+
+/** The clinic's day with the station's days up to it, from which a plan is dated on. */
+export const selectNow = createSelector(
+  (state: WithCases) => state.desk.weather,
+  (state: WithCases) => state.desk.clinic,
+  (state: WithCases, caseId: string) => selectPlant(state, caseId)?.place,
+  (state: WithCases, caseId: string) => selectPlant(state, caseId)?.date,
+  (station, clinic, place, called) => {
+    const today = clinic?.today ?? called ?? '';
+    const weather = stationDays(station, clinic, place, today);
+    return {
+      today,
+      weather,
+      simulated: weather.length > 0 && station?.source === 'simulated',
+    };
+  },
+);
+
+/** What the consultant is asked about the open plant of a case. */
+export interface PlantRequest {
+  readonly caseId: string;
+  readonly plantId: string;
+  readonly body: ConsultRequest;
+  /** The same for requests that ask the same, whatever was saved between them. */
+  readonly key: string;
+}
+
+const sizeAndEnds = (days: ConsultRequest['weather']): string =>
+  `${days.length} ${days[0]?.day ?? ''} ${days.at(-1)?.day ?? ''}`;
+
+function toRequest(
+  caseId: string,
+  plant: CasePlant,
+  record: CaseRecord,
+  rest: Pick<ConsultRequest, 'experience' | 'weather'>,
+): PlantRequest {
+  const { words, date, place, approach } = plant;
+  const answers = plant.answers.map(({ finding, value, sure }) => ({ finding, value, sure }));
+  const base = { words, date, place, approach, answers, channel: record.channel };
+  const asked = plant.plant === null ? base : { ...base, plant: plant.plant };
+  return {
+    caseId,
+    plantId: plant.id,
+    body: { ...asked, ...rest },
+    key: JSON.stringify([caseId, plant.id, asked, rest.experience, sizeAndEnds(rest.weather)]),
+  };
+}
+
+/** What the consultant is asked about the open plant; null while the case is not loaded. */
+export const selectRequest = createSelector(
+  (_state: WithCases, caseId: string) => caseId,
+  selectPlant,
+  selectRecord,
+  selectSeen,
+  selectWeather,
+  (caseId, plant, record, seen, weather): PlantRequest | null =>
+    plant && record ? toRequest(caseId, plant, record, { experience: [...seen], weather }) : null,
+);
+
+/** Counts of changes that the server has not acknowledged, over all cases of this page. */
+export const selectUnsaved = createSelector(
+  ({ cases }: WithCases) => cases.byId,
+  (byId) =>
+    Object.values(byId).flatMap(({ confirmed: { id, number }, pending, refused }) =>
+      pending.length + refused.length === 0
+        ? []
+        : [{ id, number, pending: pending.length, refused: refused.length }],
+    ),
+);
