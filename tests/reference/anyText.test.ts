@@ -1,10 +1,13 @@
 import fc from 'fast-check';
 import { library } from '../support/wholeLibrary.ts';
 import { makeEar } from '../../src/core/ear.ts';
+import { saidAmounts } from '../../src/core/language/amounts.ts';
 import { hear } from '../../src/core/language/hear.ts';
-import { oddLengths } from '../../src/core/language/measures.ts';
+import { mixedUpLengths, oddLengths } from '../../src/core/language/measures.ts';
 import { partByPlant } from '../../src/core/language/severalPlants.ts';
 import { LONGEST_TEXT } from '../../src/core/language/tokens.ts';
+import { heardText } from '../../src/core/language/unheard.ts';
+import { dayOf } from '../../src/core/timing/calendar.ts';
 
 const ear = makeEar(library);
 
@@ -60,4 +63,48 @@ it.each([
 ])('comes to an end with 100 kB of %s', (_, text) => {
   expect(hear(ear, text).findings.length).toBeLessThan(40);
   expect(oddLengths(text).length).toBeLessThan(LONGEST_TEXT);
+});
+
+describe('reading takes no longer a character in a long text', () => {
+  const SHORT = 8000;
+  const TIMES_LONGER = 4;
+  /** Far from linear (4) and from quadratic growth (16), for a machine that is shared. */
+  const MAX_GROWTH = 10;
+  const SLACK_MS = 60;
+  const asked = { today: dayOf(2026, 6, 13), south: false, fahrenheit: true };
+
+  function bestOfThree(text: string): number {
+    const times = [1, 2, 3].map(() => {
+      const begun = performance.now();
+      hear(ear, text);
+      heardText(text);
+      oddLengths(text);
+      mixedUpLengths(text);
+      saidAmounts(text, asked);
+      return performance.now() - begun;
+    });
+    return Math.min(...times);
+  }
+
+  it.each([
+    ['newlines', '\n'],
+    ['Windows line ends', '\r\n'],
+    ['spaces', ' '],
+    ['quotes', '"'],
+    ['quoted lines', '> \n'],
+    ['one long word', 'a'],
+    ['short lines', '1\n'],
+    ['closings of letters', 'thanks\n'],
+    ['lengths', '5 inch '],
+    ['two units', '5 inch 5 feet '],
+    ['telephone numbers', '555 01 '],
+    ['addresses of mail', 'a@b.'],
+    ['mixed scripts', 'aж木🌹 '],
+    ['names', 'Ab Cd '],
+    ['one word said again and again', 'spots '],
+  ])('%s', (_what, piece) => {
+    const text = (characters: number): string => piece.repeat(characters / piece.length);
+    const [short, long] = [text(SHORT), text(SHORT * TIMES_LONGER)].map(bestOfThree);
+    expect(long).toBeLessThan((short ?? 0) * MAX_GROWTH + SLACK_MS);
+  });
 });

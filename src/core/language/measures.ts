@@ -49,15 +49,12 @@ const NEAR_CHARACTERS = 160;
 export function mixedUpLengths(text: string): readonly (readonly [SaidLength, SaidLength])[] {
   const lengths = findLengths(text);
   return lengths.flatMap((first, i) => {
-    const other = lengths
-      .slice(i + 1)
-      .find(
-        ({ amount, unit, span }) =>
-          amount === first.amount &&
-          unit !== first.unit &&
-          span.start - first.span.end < NEAR_CHARACTERS,
-      );
-    return other ? [[first, other] as const] : [];
+    for (let next = i + 1; next < lengths.length; next++) {
+      const other = lengths[next];
+      if (!other || other.span.start - first.span.end >= NEAR_CHARACTERS) break;
+      if (other.amount === first.amount && other.unit !== first.unit) return [[first, other]];
+    }
+    return [];
   });
 }
 
@@ -78,6 +75,8 @@ const PROPORTIONS: readonly (readonly [
 ];
 /** Words between a length and what it measures. */
 const NEAR_WORDS = 4;
+/** Characters in which those words are looked for, so that long texts take no longer a word. */
+const WORDS_WITHIN = 240;
 
 /** A length with the word for what it seems to measure. */
 export interface OddLength {
@@ -90,12 +89,12 @@ export function oddLengths(text: string): readonly OddLength[] {
   return findLengths(text).flatMap((length): readonly OddLength[] => {
     const before =
       text
-        .slice(0, length.span.start)
+        .slice(Math.max(0, length.span.start - WORDS_WITHIN), length.span.start)
         .toLowerCase()
         .match(/[a-z]+/g) ?? [];
     const after =
       text
-        .slice(length.span.end)
+        .slice(length.span.end, length.span.end + WORDS_WITHIN)
         .toLowerCase()
         .match(/[a-z]+|[.!?;]/g) ?? [];
     const stop = after.findIndex((word) => /[.!?;]/.test(word));

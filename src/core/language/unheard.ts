@@ -40,10 +40,11 @@ function linesOf(text: string): readonly Line[] {
 function whereTheLetterEnds(lines: readonly Line[]): number {
   const marked = lines.findIndex(({ text }) => SIGNATURE.test(text) || REST_IS_OLD.test(text));
   const end = marked === -1 ? lines.length : marked;
-  for (let i = end - 1; i >= 0; i--) {
-    const below = lines.slice(i + 1, end).filter(({ text }) => text.trim() !== '');
-    if (below.length > LINES_BELOW_CLOSING) break;
-    if (CLOSING.test(lines[i]?.text ?? '')) return i;
+  let below = 0;
+  for (let i = end - 1; i >= 0 && below <= LINES_BELOW_CLOSING; i--) {
+    const text = lines[i]?.text ?? '';
+    if (CLOSING.test(text)) return i;
+    if (text.trim() !== '') below++;
   }
   return end;
 }
