@@ -46,6 +46,8 @@ export default defineConfig(
         console: 'readonly',
         process: 'readonly',
         setTimeout: 'readonly',
+        setInterval: 'readonly',
+        clearInterval: 'readonly',
         URL: 'readonly',
         fetch: 'readonly',
       },

@@ -24,7 +24,64 @@ function refuseTakenPort() {
   });
 }
 
-/** Starts everything the demonstration needs, and stops all of it, and nothing else, on Ctrl-C. */
+/** Pauses before the server is started again, in milliseconds; one that ran for a while begins anew with the first. */
+const PAUSES_MS = [200, 500, 1000, 2000, 4000];
+const LONG_ENOUGH_MS = 20_000;
+const DATABASE_LOOK_MS = 1500;
+const MAX_STOPPING_MS = 8000;
+
+/** Keeps a server running until it is told to stop. Resolves with the exit code for this command. */
+function supervise(env) {
+  let server = null;
+  let stopping = false;
+  let failures = 0;
+  const { promise, resolve } = withResolvers();
+  const start = () => {
+    const begun = Date.now();
+    // A process group of its own: Ctrl-C reaches this script, which then ends the server and after it the database.
+    server = spawn(process.execPath, ['dist/server/main.js'], {
+      cwd: ROOT,
+      env,
+      stdio: 'inherit',
+      detached: true,
+    });
+    server.on('exit', (code, signal) => {
+      if (stopping) return resolve(0);
+      failures = Date.now() - begun > LONG_ENOUGH_MS ? 0 : failures + 1;
+      if (failures > PAUSES_MS.length) return resolve(1);
+      const why = signal ?? `code ${code}`;
+      console.error(`The server ended (${why}); it is started again.`);
+      setTimeout(() => (stopping ? resolve(0) : start()), PAUSES_MS[failures - 1] ?? 0);
+    });
+  };
+  const stop = () => {
+    stopping = true;
+    if (!server || server.exitCode !== null || server.signalCode !== null) return resolve(0);
+    server.kill('SIGTERM');
+    setTimeout(() => server.kill('SIGKILL'), MAX_STOPPING_MS).unref();
+  };
+  start();
+  return { ended: promise, stop };
+}
+
+function withResolvers() {
+  let resolve;
+  const promise = new Promise((done) => (resolve = done));
+  return { promise, resolve };
+}
+
+/** Brings the database back when it has died. */
+function watchDatabase(cluster) {
+  return setInterval(() => {
+    try {
+      if (cluster.ensureRunning()) console.error('The database ended; it is running again.');
+    } catch (error) {
+      console.error(error.message);
+    }
+  }, DATABASE_LOOK_MS);
+}
+
+/** Starts everything the demonstration needs, keeps it running, and stops all of it, and nothing else, on Ctrl-C. */
 main(async () => {
   checkNode();
   if (!Number.isInteger(PORT) || PORT < 1 || PORT > 65535)
@@ -34,28 +91,19 @@ main(async () => {
   await ensurePackages({ postgres: ownDatabase, chromium: false });
   await ensureModules();
   await ensureBuild();
-  const cluster = ownDatabase
-    ? await startCluster('demo')
-    : { url: process.env.DATABASE_URL, stop: () => {} };
+  const cluster = ownDatabase ? await startCluster('demo') : null;
   const env = {
     SOUNDING_TODAY: '2026-06-13',
     SOUNDING_DEMO: 'yes',
     ...process.env,
-    DATABASE_URL: cluster.url,
+    DATABASE_URL: cluster?.url ?? process.env.DATABASE_URL,
     PORT: String(PORT),
   };
-  // A process group of its own: Ctrl-C reaches this script, which then ends the server and after it the database.
-  const server = spawn(process.execPath, ['dist/server/main.js'], {
-    cwd: ROOT,
-    env,
-    stdio: 'inherit',
-    detached: true,
-  });
-  const ended = new Promise((resolve) => server.on('exit', resolve));
-  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
-    process.on(signal, () => server.kill('SIGTERM'));
-  const code = await ended;
-  cluster.stop();
+  const watch = cluster && watchDatabase(cluster);
+  const server = supervise(env);
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, server.stop);
+  process.exitCode = await server.ended;
+  clearInterval(watch);
+  cluster?.stop();
   console.log('Stopped.');
-  process.exitCode = code ?? 0;
 });

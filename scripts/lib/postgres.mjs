@@ -1,8 +1,17 @@
 import { createHash } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { takeLock } from './lock.mjs';
 import { quiet, Stop } from './run.mjs';
 import { isRoot, postgresBin, ROOT } from './setup.mjs';
 
@@ -61,15 +70,23 @@ function unusable(folder, reason) {
   );
 }
 
+/** A folder in which initdb was interrupted has a version and no control file: no database was ever in it. */
+const isComplete = (folder) =>
+  existsSync(join(folder, 'PG_VERSION')) && existsSync(join(folder, 'global/pg_control'));
+
+/** Makes a cluster beside its place and moves it there when it is whole, so that an interruption leaves nothing half made. */
 function createCluster(bin, folder) {
+  const draft = `${folder}.new`;
   try {
-    ownFolder(folder);
+    rmSync(draft, { recursive: true, force: true });
+    if (existsSync(folder)) renameSync(folder, `${folder}.incomplete-${Date.now()}`);
+    ownFolder(draft);
   } catch (error) {
     throw unusable(folder, error.message);
   }
   const made = asDatabaseUser(join(bin, 'initdb'), [
     '-D',
-    folder,
+    draft,
     '-U',
     'app',
     '--auth=trust',
@@ -78,6 +95,7 @@ function createCluster(bin, folder) {
     '--locale=C.UTF-8',
   ]);
   if (!made.ok) throw unusable(folder, made.err);
+  renameSync(draft, folder);
 }
 
 function startServer(bin, folder, port, fast) {
@@ -110,29 +128,62 @@ function startServer(bin, folder, port, fast) {
   return sockets;
 }
 
+/** Most clusters of one name that run at once. */
+const MAX_CLUSTERS = 9;
+
+/** The first cluster of a name that no other process owns, with the lock on it. */
+function ownCluster(name) {
+  for (let number = 1; number <= MAX_CLUSTERS; number++) {
+    const own = number === 1 ? name : `${name}-${number}`;
+    const release = takeLock(join(ROOT, '.data', `${own}.lock`));
+    if (release) return { own, release };
+  }
+  throw new Stop(
+    `${MAX_CLUSTERS} commands already run a database named "${name}" in this folder. End one of them first.`,
+  );
+}
+
 /**
- * Starts a private cluster on loopback, making it when it is missing. Returns its address and a function
- * that stops it. `fast` gives up safety against power loss and is for tests only.
+ * Starts a private cluster on loopback, making it when it is missing; a second command of the same folder gets one of its
+ * own. Returns its address, what brings it back when it has died, and what stops it. `fast` gives up safety against power
+ * loss and is for tests only.
  */
 export async function startCluster(name, { fast = false, fresh = false } = {}) {
   const bin = postgresBin();
   if (!bin) throw new Stop('PostgreSQL is missing. Type:  sudo apt-get install -y postgresql');
-  const folder = clusterFolder(name);
-  const stop = () =>
-    asDatabaseUser(join(bin, 'pg_ctl'), ['stop', '-D', folder, '-m', 'fast', '-w']);
-  if (fresh && existsSync(folder)) {
-    stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
-  if (!existsSync(join(folder, 'PG_VERSION'))) createCluster(bin, folder);
-  const known = runningPort(folder);
-  const port = known ?? (await freePort());
-  const sockets = known === null ? startServer(bin, folder, port, fast) : null;
-  return {
-    url: `postgresql://app@127.0.0.1:${port}/postgres`,
-    stop: () => {
+  const { own, release } = ownCluster(name);
+  const folder = clusterFolder(own);
+  const stop = (mode = 'fast') =>
+    asDatabaseUser(join(bin, 'pg_ctl'), ['stop', '-D', folder, '-m', mode, '-w']);
+  try {
+    if (fresh && existsSync(folder)) {
       stop();
-      if (sockets) rmSync(sockets, { recursive: true, force: true });
-    },
-  };
+      rmSync(folder, { recursive: true, force: true });
+    }
+    if (!isComplete(folder)) createCluster(bin, folder);
+    const known = runningPort(folder);
+    const port = known ?? (await freePort());
+    let sockets = known === null ? startServer(bin, folder, port, fast) : null;
+    return {
+      url: `postgresql://app@127.0.0.1:${port}/postgres`,
+      /** Process of the running server, or null. */
+      pid: () =>
+        runningPort(folder) === null
+          ? null
+          : Number(readFileSync(join(folder, 'postmaster.pid'), 'utf8').split('\n')[0]),
+      ensureRunning: () => {
+        if (runningPort(folder) !== null) return false;
+        sockets = startServer(bin, folder, port, fast);
+        return true;
+      },
+      stop: (mode) => {
+        stop(mode);
+        if (sockets) rmSync(sockets, { recursive: true, force: true });
+        release();
+      },
+    };
+  } catch (error) {
+    release();
+    throw error;
+  }
 }

@@ -1,10 +1,12 @@
 import { resolve } from 'node:path';
+import pg from 'pg';
 import { pino } from 'pino';
 import { createApp } from '../../src/server/app.ts';
 import { openOffice } from '../../src/server/clinic/office.ts';
 import type { ConsultPool } from '../../src/server/consult/consultPool.ts';
 import { connect, migrateDatabase } from '../../src/server/db/connect.ts';
 import { answerConsult } from '../../src/contracts/answerConsult.ts';
+import { newId } from '../../src/contracts/ids.ts';
 import { createConsultant } from '../../src/core/consult.ts';
 import { compileLibrary } from '../../src/core/knowledge/compile.ts';
 import { readCheckedLibrary } from '../../src/server/knowledge/loadLibrary.ts';
@@ -16,6 +18,21 @@ if (url === undefined || !read.ok)
 
 /** Address of the tests' database. */
 export const databaseUrl = url;
+
+/** A database of a test's own beside the others' one, which it may take apart. */
+export async function openOwnDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
+  const name = `own_${newId().replaceAll('-', '')}`;
+  const admin = async (statement: string): Promise<void> => {
+    const client = new pg.Client({ connectionString: databaseUrl });
+    await client.connect();
+    await client.query(statement);
+    await client.end();
+  };
+  await admin(`create database ${name}`);
+  const address = new URL(databaseUrl);
+  address.pathname = `/${name}`;
+  return { url: address.href, drop: () => admin(`drop database ${name} with (force)`) };
+}
 
 /** The library of the server's tests. */
 export const library = read.value;

@@ -102,13 +102,14 @@ export function connect(
     close: () => pool.end(),
     run: (work) => retrying(() => work(db)),
     isUp: () =>
-      Promise.race([
-        pool.query('select 1').then(
-          () => true,
-          () => false,
-        ),
-        sleep(PING_MS).then(() => false),
-      ]),
+      new Promise((answer) => {
+        const timer = setTimeout(() => answer(false), PING_MS);
+        const done = (up: boolean) => (): void => {
+          clearTimeout(timer);
+          answer(up);
+        };
+        pool.query('select 1').then(done(true), done(false));
+      }),
     alone: async (work) => {
       const client = await pool.connect();
       try {
