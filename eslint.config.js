@@ -50,6 +50,7 @@ export default defineConfig(
         clearInterval: 'readonly',
         URL: 'readonly',
         fetch: 'readonly',
+        AbortSignal: 'readonly',
       },
     },
   },

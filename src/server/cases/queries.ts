@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, isNotNull, ne, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNotNull, ne, sql, type SQL } from 'drizzle-orm';
 import type { StoredEvent } from '../../contracts/caseEvents.ts';
 import type { CasePlant, CaseRecord, CaseSummary } from '../../contracts/cases.ts';
 import type { Queries } from '../db/connect.ts';
@@ -7,9 +7,13 @@ import { observationRows, plantRow, toRecord } from './rows.ts';
 
 /** Reads a case; `lock` keeps other writers out until the transaction ends. Null when there is none. */
 export async function readCase(db: Queries, id: string, lock: boolean): Promise<CaseRecord | null> {
-  const query = db.select().from(cases).where(eq(cases.id, id));
-  const [head] = await (lock ? query.for('update') : query);
-  if (!head) return null;
+  const query = db
+    .select({ head: cases, enquirer: enquirers })
+    .from(cases)
+    .leftJoin(enquirers, eq(enquirers.id, cases.enquirerId))
+    .where(eq(cases.id, id));
+  const [found] = await (lock ? query.for('update', { of: cases }) : query);
+  if (!found) return null;
   const plants = await db
     .select()
     .from(casePlants)
@@ -20,11 +24,7 @@ export async function readCase(db: Queries, id: string, lock: boolean): Promise<
     .from(observations)
     .where(eq(observations.caseId, id))
     .orderBy(asc(observations.position));
-  const [enquirer] =
-    head.enquirerId === null
-      ? []
-      : await db.select().from(enquirers).where(eq(enquirers.id, head.enquirerId));
-  return toRecord({ head, enquirer: enquirer ?? null, plants, observations: seen });
+  return toRecord({ ...found, plants, observations: seen });
 }
 
 /** Characters of the words that a line of the Desk shows. */
@@ -126,48 +126,62 @@ export async function insertCase(
 
 async function saveEnquirer(
   db: Queries,
-  record: CaseRecord,
+  { id, enquirer: { name, contact } }: CaseRecord,
   clinicId: number,
   purgeOn: string,
-): Promise<number | null> {
-  const [head] = await db
-    .select({ id: cases.enquirerId })
-    .from(cases)
-    .where(eq(cases.id, record.id));
+): Promise<void> {
+  const [head] = await db.select({ id: cases.enquirerId }).from(cases).where(eq(cases.id, id));
   const known = head?.id ?? null;
-  const { name, contact } = record.enquirer;
   if (known !== null) {
     await db.update(enquirers).set({ name, contact }).where(eq(enquirers.id, known));
-    return known;
+    return;
   }
-  if (name === '' && contact === '') return null;
   const [made] = await db
     .insert(enquirers)
     .values({ clinicId, name, contact, purgeOn })
     .returning({ id: enquirers.id });
-  return made?.id ?? null;
+  if (made) await db.update(cases).set({ enquirerId: made.id }).where(eq(cases.id, id));
 }
 
-/** Writes a record over the rows of its case. Must run inside a transaction that holds the lock. */
-export async function saveCase(
+async function savePlant(
   db: Queries,
-  record: CaseRecord,
-  clinicId: number,
-  purgeOn: string,
+  caseId: string,
+  {
+    plant,
+    position,
+    before,
+  }: { plant: CasePlant; position: number; before: CasePlant | undefined },
 ): Promise<void> {
-  const { id, status, channel, callBackOn, version, conflicts } = record;
-  const enquirerId = await saveEnquirer(db, record, clinicId, purgeOn);
-  await db
-    .update(cases)
-    .set({ status, channel, callBackOn, version, conflicts, enquirerId })
-    .where(eq(cases.id, id));
-  await db.delete(observations).where(eq(observations.caseId, id));
-  await db.delete(casePlants).where(eq(casePlants.caseId, id));
+  const row = plantRow(caseId, plant, position);
   await db
     .insert(casePlants)
-    .values(record.plants.map((plant, position) => plantRow(id, plant, position)));
-  const answers = record.plants.flatMap((plant) => observationRows(id, plant));
+    .values(row)
+    .onConflictDoUpdate({ target: [casePlants.caseId, casePlants.id], set: row });
+  if (plant.answers === before?.answers) return;
+  await db
+    .delete(observations)
+    .where(and(eq(observations.caseId, caseId), eq(observations.plantId, plant.id)));
+  const answers = observationRows(caseId, plant);
   if (answers.length > 0) await db.insert(observations).values(answers);
+}
+
+/** Writes what differs between two states of a case. Must run inside a transaction that holds the lock. */
+export async function saveCase(
+  db: Queries,
+  before: CaseRecord,
+  after: CaseRecord,
+  { clinicId, purgeOn }: { readonly clinicId: number; readonly purgeOn: string },
+): Promise<void> {
+  const { id, status, channel, callBackOn, version, conflicts } = after;
+  if (after.enquirer !== before.enquirer) await saveEnquirer(db, after, clinicId, purgeOn);
+  await db
+    .update(cases)
+    .set({ status, channel, callBackOn, version, conflicts })
+    .where(eq(cases.id, id));
+  for (const [position, plant] of after.plants.entries()) {
+    const known = before.plants.find((one) => one.id === plant.id);
+    if (plant !== known) await savePlant(db, id, { plant, position, before: known });
+  }
 }
 
 /** Keeps events under the versions they made. */
@@ -190,20 +204,6 @@ export async function insertEvents(
       conflicts,
     })),
   );
-}
-
-/** Whether an event of this id is kept with another case. */
-export async function isElsewhere(
-  db: Queries,
-  caseId: string,
-  ids: readonly string[],
-): Promise<boolean> {
-  const rows = await db
-    .select({ id: caseEvents.eventId })
-    .from(caseEvents)
-    .where(and(inArray(caseEvents.eventId, [...ids]), ne(caseEvents.caseId, caseId)))
-    .limit(1);
-  return rows.length > 0;
 }
 
 /** The events of a case behind a version, in order, at most `limit`. */

@@ -40,18 +40,18 @@ function problemOf(error: CaseProblem): Problem {
   switch (error.code) {
     case 'not-found':
       return NOT_FOUND;
-    case 'ahead':
+    case 'other-version':
       return {
         code: 'conflict',
         field: 'baseVersion',
-        message: `The case has version ${error.version} only.`,
-        cure: 'Read the case anew and send the events on top of it.',
+        message: `The case has version ${error.version}.`,
+        cure: 'Read what happened since yours, and send the events on top of that.',
       };
-    case 'elsewhere':
+    case 'id-taken':
       return {
         code: 'conflict',
         field: 'id',
-        message: 'An event of this id belongs to another case.',
+        message: 'An event of this id is kept already, with another case or further back.',
         cure: 'Give the event an id of its own.',
       };
   }

@@ -5,11 +5,11 @@ import type { CasePage, CaseRecord, CaseSummary, OpenCase } from '../../contract
 import { addDays, isoDay, parseDay } from '../../core/timing/calendar.ts';
 import { fail, ok, type Result } from '../../core/result.ts';
 import type { ClinicOffice } from '../clinic/office.ts';
-import type { Database } from '../db/connect.ts';
+import type { Database, Queries } from '../db/connect.ts';
+import { errorCode } from '../db/errors.ts';
 import {
   insertCase,
   insertEvents,
-  isElsewhere,
   readCase,
   readEvents,
   readVersion,
@@ -21,15 +21,15 @@ import {
 /** Why a case could not be changed. */
 export type CaseProblem =
   | { readonly code: 'not-found' }
-  /** The sender has seen a version that this database does not have, as after a restored backup. */
-  | { readonly code: 'ahead'; readonly version: number }
-  /** An event of that id belongs to another case. */
-  | { readonly code: 'elsewhere' };
+  /** The sender's version is not there, as after a restored backup, or too far back to go on from. */
+  | { readonly code: 'other-version'; readonly version: number }
+  /** An event of that id is kept already, with another case or far back. */
+  | { readonly code: 'id-taken' };
 
 /** Personal data of an enquirer is kept for a year. */
 const KEEP_ENQUIRER_DAYS = 365;
 /** Most events of one answer; the next ones are asked for with the last version. */
-const MAX_CHANGES = 500;
+const MAX_CHANGES = 300;
 
 function purgeDate(today: string): string {
   const day = parseDay(today);
@@ -65,11 +65,31 @@ interface Sending {
   readonly events: readonly unknown[];
 }
 
-const idOf = (sent: unknown): string[] =>
-  typeof sent === 'object' && sent !== null && 'id' in sent && typeof sent.id === 'string'
-    ? [sent.id]
-    : [];
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+const IS_TAKEN = '23505';
+
+/** Appends inside a transaction. */
+async function appendLocked(
+  tx: Queries,
+  office: ClinicOffice,
+  id: string,
+  { baseVersion, events }: Sending,
+): Promise<Result<Appended, CaseProblem>> {
+  const before = await readCase(tx, id, true);
+  if (!before) return fail({ code: 'not-found' });
+  const { version } = before;
+  if (version < baseVersion || version - baseVersion > MAX_CHANGES)
+    return fail({ code: 'other-version', version });
+  const log = await readEvents(tx, id, { after: baseVersion });
+  const { record, applied, refused } = appendEvents(before, log, events);
+  if (applied.length > 0) {
+    const purgeOn = purgeDate(office.today());
+    await saveCase(tx, before, record, { clinicId: office.id, purgeOn });
+    await insertEvents(tx, id, baseVersion, applied);
+  }
+  const since = log.map(({ at: _at, ...event }) => event);
+  return ok({ version: record.version, events: [...since, ...applied], refused });
+}
 
 /**
  * Appends events to a case, each once however often it is sent, on top of what happened since the version they were made
@@ -79,23 +99,15 @@ export async function append(
   db: Database,
   office: ClinicOffice,
   id: string,
-  { baseVersion, events }: Sending,
+  sending: Sending,
 ): Promise<Result<Appended, CaseProblem>> {
-  return db.transaction(async (tx) => {
-    const before = await readCase(tx, id, true);
-    if (!before) return fail({ code: 'not-found' });
-    if (before.version < baseVersion) return fail({ code: 'ahead', version: before.version });
-    const ids = events.flatMap(idOf).filter((one) => UUID.test(one));
-    if (ids.length > 0 && (await isElsewhere(tx, id, ids))) return fail({ code: 'elsewhere' });
-    const log = await readEvents(tx, id, { after: baseVersion });
-    const { record, applied, refused } = appendEvents(before, log, events);
-    if (applied.length > 0) {
-      await saveCase(tx, record, office.id, purgeDate(office.today()));
-      await insertEvents(tx, id, baseVersion, applied);
-    }
-    const since = log.map(({ at: _at, ...event }) => event);
-    return ok({ version: record.version, events: [...since, ...applied], refused });
-  });
+  try {
+    return await db.transaction((tx) => appendLocked(tx, office, id, sending));
+  } catch (error) {
+    // Nothing but the id of an event is made by the sender and must be the only one of its kind.
+    if (errorCode(error) === IS_TAKEN) return fail({ code: 'id-taken' });
+    throw error;
+  }
 }
 
 /** What happened to a case behind a version; null when there is no such case. */

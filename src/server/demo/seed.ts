@@ -51,7 +51,7 @@ async function seedOne(db: Database, office: ClinicOffice, enquiry: DemoEnquiry)
     }));
     const { record, applied, refused } = appendEvents(opened, [], events);
     if (refused) throw new Error(`demonstration: ${refused.problem.message}`);
-    await saveCase(tx, record, office.id, PURGE_ON);
+    await saveCase(tx, opened, record, { clinicId: office.id, purgeOn: PURGE_ON });
     await insertEvents(tx, enquiry.id, 0, applied);
     return true;
   });

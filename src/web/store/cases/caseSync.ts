@@ -150,8 +150,17 @@ export class CaseSync {
     return 'sent';
   }
 
-  /** The server has an older case than this page, as after a restored backup: the changes go on top of that. */
+  /**
+   * The server cannot go on from the version of this page. Where this page is behind, it takes in what happened since;
+   * where it is ahead, as after a restored backup, its changes go on top of the record that is there.
+   */
   async #startOver(caseId: string, problem: Problem): Promise<Outcome> {
+    const version = this.#entity(caseId)?.confirmed.version;
+    await this.refresh(caseId);
+    if (this.#entity(caseId)?.confirmed.version !== version) {
+      this.#store.dispatch(sendingEnded({ caseId, problem: null }));
+      return 'sent';
+    }
     const record = await this.#api.readCase(caseId);
     const entity = this.#entity(caseId);
     this.#store.dispatch(sendingEnded({ caseId, problem: record.ok ? null : problem }));

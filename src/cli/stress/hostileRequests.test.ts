@@ -1,0 +1,58 @@
+import { randomUUID } from 'node:crypto';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import request from 'supertest';
+import { hostileRequests } from './hostileRequests.ts';
+import { sendAll } from './sendRequests.ts';
+import { openOwnDatabase, openServer } from '../../../tests/support/serverApp.ts';
+import { problemSchema } from '../../contracts/problem.ts';
+import { checkBody } from '../../server/http/storableBody.ts';
+
+const own = await openOwnDatabase();
+const server = await openServer('2026-06-13', { address: own.url });
+const http = createServer(server.app);
+await new Promise<void>((done) => http.listen(0, '127.0.0.1', done));
+const { port } = http.address() as AddressInfo;
+afterAll(async () => {
+  http.closeAllConnections();
+  await new Promise((done) => http.close(done));
+  await server.close();
+  await own.drop();
+});
+
+it.each([
+  ['/api/cases/%ff/events', 400],
+  ['/api/cases/%E0%A4%A', 400],
+  ['/api/cases?after=nonsense', 422],
+  ['/api/cases/call-backs?after=2026-02-30,5e0a7d1c-0000-4000-8000-000000000001', 422],
+])('answers %s with %d and a cure', async (path, status) => {
+  const answer = await request(server.app).get(path);
+  expect(answer.status).toBe(status);
+  expect(problemSchema.parse(answer.body).error.cure).not.toBe('');
+});
+
+it.each([
+  ['NUL', { words: 'a\0b' }, 'words'],
+  ['half an emoji', { answers: [{ finding: '\ud83d' }] }, 'answers.0.finding'],
+  ['NUL in a name of a field', { 'a\0': 1 }, 'body'],
+  ['too deep a nest', JSON.parse('['.repeat(20) + ']'.repeat(20)) as unknown, /^(0\.)+0$/],
+])('refuses %s at the border', (_what, body, field) => {
+  const problem = checkBody(body);
+  if (field instanceof RegExp) expect(problem?.field).toMatch(field);
+  else expect(problem?.field).toBe(field);
+});
+
+it('takes numbers too small to store as zero', () => {
+  const body = { place: { lat: 1e-50, lon: -5e-324 }, sure: 0.5 };
+  expect(checkBody(body)).toBeNull();
+  expect(body).toEqual({ place: { lat: 0, lon: 0 }, sure: 0.5 });
+});
+
+it('finds fault with hostile requests in the sender alone, and answers all of them', async () => {
+  const caseId = randomUUID();
+  await request(server.app).post('/api/cases').send({ id: caseId });
+  const report = await sendAll(hostileRequests(1500, 20_260_613), { port, caseId }, 8);
+  expect(report.sent).toBe(1500);
+  expect(report.serverErrors).toEqual([]);
+  expect(report.hung).toEqual([]);
+}, 120_000);
