@@ -74,9 +74,7 @@ function joinedEdit(
   const between = applyEdits(words, last.event.edits);
   const after = between === null ? null : applyEdits(between, next.event.edits);
   if (after === null) return null;
-  // With the id of the newer one: should the older one have reached the server all the same, nothing is lost.
-  const event = { ...last.event, edits: [...diffText(words, after)] };
-  const joined = { ...next, event };
+  const joined = { ...last, event: { ...last.event, edits: [...diffText(words, after)] } };
   return sizeOf(joined) <= sizeOf(last) + sizeOf(next) ? joined : null;
 }
 
