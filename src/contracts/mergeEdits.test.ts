@@ -52,6 +52,15 @@ it('never cuts a surrogate pair', () => {
   expect(unstorableAt(merged('a 😀', 'a 😀😁', 'a 😂') ?? '')).toBeNull();
 });
 
+it('takes a word put before one like it for what it is', () => {
+  expect(diffText('w00041z', 'w00051z w00041z')).toEqual([
+    { at: 0, remove: '', insert: 'w00051z ' },
+  ]);
+  expect(diffText('red roses rust', 'red rust')).toEqual([{ at: 4, remove: 'roses ', insert: '' }]);
+  expect(diffText('aa', 'aaa')).toHaveLength(1);
+  expect(merged('roses', 'rust roses', 'rot roses')).toBe('rust rot roses');
+});
+
 it('refuses edits of another text', () => {
   expect(applyEdits('abc', [{ at: 1, remove: 'x', insert: '' }])).toBeNull();
   expect(applyEdits('abc', [{ at: 9, remove: '', insert: 'x' }])).toBeNull();

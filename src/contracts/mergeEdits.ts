@@ -1,4 +1,5 @@
 import type { TextEdit, TextEdits } from './textEdits.ts';
+import { isWordUnit } from './wordUnits.ts';
 
 /** Words that two people changed at once; both versions stay in the text, the first one first. */
 export interface ContestedWords {
@@ -32,17 +33,13 @@ interface Piece {
   readonly base: { readonly start: number; readonly end: number } | null;
 }
 
-/** Letters, digits, marks, apostrophes and joiners; surrogates too, so that no pair is ever cut. */
-const WORD_UNIT = /[\p{L}\p{N}\p{M}'’]|\u200d|[\ud800-\udfff]/u;
-const isWord = (unit: string | undefined): boolean => unit !== undefined && WORD_UNIT.test(unit);
-
 /** Widens an edit to the words whose letters it changes, joins or parts. */
 function wordRange(base: string, { at, remove, insert }: TextEdit): { start: number; end: number } {
   let [start, end] = [at, at + remove.length];
-  const touchesLeft = isWord(base[start]) || isWord(insert[0] ?? base[end]);
-  const touchesRight = isWord(base[end - 1]) || isWord(insert.at(-1) ?? base[at - 1]);
-  if (touchesLeft && isWord(base[start - 1])) while (isWord(base[start - 1])) start--;
-  if (touchesRight && isWord(base[end])) while (isWord(base[end])) end++;
+  const touchesLeft = isWordUnit(base[start]) || isWordUnit(insert[0] ?? base[end]);
+  const touchesRight = isWordUnit(base[end - 1]) || isWordUnit(insert.at(-1) ?? base[at - 1]);
+  if (touchesLeft && isWordUnit(base[start - 1])) while (isWordUnit(base[start - 1])) start--;
+  if (touchesRight && isWordUnit(base[end])) while (isWordUnit(base[end])) end++;
   return { start, end };
 }
 
@@ -122,7 +119,7 @@ function parted(pieces: readonly Piece[]): readonly Piece[] {
     if (!piece.inMerged) return [piece];
     const before = last;
     last = piece;
-    if (!before || !isWord(before.text.at(-1)) || !isWord(piece.text[0])) return [piece];
+    if (!before || !isWordUnit(before.text.at(-1)) || !isWordUnit(piece.text[0])) return [piece];
     const neighbours = before.base && piece.base && before.base.end === piece.base.start;
     return neighbours ? [piece] : [BLANK, piece];
   });

@@ -1,3 +1,5 @@
+import { isWordUnit } from './wordUnits.ts';
+
 /** Replaces `remove`, which stands at `at` (UTF-16 units), by `insert`. */
 export interface TextEdit {
   readonly at: number;
@@ -22,7 +24,47 @@ export function applyEdits(text: string, edits: TextEdits): string | null {
 const isHighSurrogate = (unit: number): boolean => unit >= 0xd800 && unit <= 0xdbff;
 const isLowSurrogate = (unit: number): boolean => unit >= 0xdc00 && unit <= 0xdfff;
 
-/** The one edit that turns `before` into `after`, none when they are equal. Never cuts a surrogate pair. */
+/** No word is longer, and pasted rows of one sign must not take long. */
+const MAX_MOVED = 120;
+
+const partsWord = (left: string | undefined, right: string | undefined): boolean =>
+  isWordUnit(left) && isWordUnit(right);
+
+/**
+ * The same insertion or removal at the place where it parts the fewest words: "red " put before "roses" can also be read
+ * as "ed r" put behind its r. `piece` is what is put into or taken out of `rest` at `at`.
+ */
+function placeOf(rest: string, piece: string, at: number): number {
+  const parted = (place: number, moved: string): number =>
+    Number(partsWord(rest[place - 1], moved[0])) + Number(partsWord(moved.at(-1), rest[place]));
+  let [best, fewest, moved] = [at, parted(at, piece), piece];
+  for (let place = at; fewest > 0 && place > 0 && at - place < MAX_MOVED;) {
+    if (moved.at(-1) !== rest[place - 1]) break;
+    place--;
+    moved = moved.slice(-1) + moved.slice(0, -1);
+    const count = parted(place, moved);
+    const isWhole = !isLowSurrogate(moved.charCodeAt(0));
+    if (isWhole && count < fewest) [best, fewest] = [place, count];
+  }
+  return best;
+}
+
+/** An edit that only inserts or only removes, moved to where it parts the fewest words. */
+function alignedEdit(before: string, after: string, edit: TextEdit): TextEdit {
+  const { at, remove, insert } = edit;
+  if (remove !== '' && insert !== '') return edit;
+  if (remove === '') {
+    const place = placeOf(before, insert, at);
+    return { at: place, remove, insert: after.slice(place, place + insert.length) };
+  }
+  const place = placeOf(after, remove, at);
+  return { at: place, remove: before.slice(place, place + remove.length), insert };
+}
+
+/**
+ * The one edit that turns `before` into `after`, none when they are equal. Never cuts a surrogate pair, and parts words
+ * only where they were parted.
+ */
 export function diffText(before: string, after: string): TextEdits {
   if (before === after) return [];
   const shorter = Math.min(before.length, after.length);
@@ -37,7 +79,8 @@ export function diffText(before: string, after: string): TextEdits {
     same++;
   if (same > 0 && isLowSurrogate(before.charCodeAt(before.length - same))) same--;
   const [remove, insert] = [before, after].map((text) => text.slice(start, text.length - same));
-  return [{ at: start, remove: remove ?? '', insert: insert ?? '' }];
+  const edit = { at: start, remove: remove ?? '', insert: insert ?? '' };
+  return [alignedEdit(before, after, edit)];
 }
 
 /** The edits that take `edits` back, from the text after them. */

@@ -52,9 +52,10 @@ export class BrowserClient {
     return client;
   }
 
-  /** Opens a case in a fresh page, waiting for a server that is coming back. */
+  /** Opens a case, in a fresh page when there is none; waits for a server that is coming back. */
   async open(caseId: string): Promise<void> {
     this.#caseId = caseId;
+    if (this.#page && !this.#page.isClosed()) return this.goTo(caseId);
     const page = await this.#context.newPage();
     this.#page = page;
     await untilDone(async () => {
@@ -94,6 +95,11 @@ export class BrowserClient {
     await pause(250);
     await this.#page?.close();
     await this.open(caseId);
+  }
+
+  /** Tells the page that the network is back, as the system would. */
+  async comeOnline(): Promise<void> {
+    await this.#page?.evaluate(() => void dispatchEvent(new Event('online')));
   }
 
   /** Whether nothing of this browser waits to be sent. */

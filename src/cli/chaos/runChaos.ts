@@ -32,7 +32,7 @@ export interface ChaosOptions {
 const STORE_CLIENTS = 3;
 const BROWSER_CLIENTS = 2;
 const CASES = 3;
-const ACTING_MS = 2600;
+const ACTING_MS = 1900;
 const MAX_DRAIN_MS = 25_000;
 const MAX_BACK_MS = 10_000;
 
@@ -168,7 +168,7 @@ async function actBrowser(
 ): Promise<void> {
   while (Date.now() < until) {
     const choice = random();
-    if (choice < 0.12) await client.kill(pick(cases, random).id);
+    if (choice < 0.1) await client.kill(pick(cases, random).id);
     else if (choice < 0.35) await client.goTo(pick(cases, random).id);
     else await client.type();
   }
@@ -241,7 +241,6 @@ async function openCases(address: string): Promise<CaseRecord[]> {
 }
 
 interface Totals {
-  acknowledged: number;
   lost: string[];
   doubled: string[];
   misplaced: string[];
@@ -268,6 +267,8 @@ async function playRound(
   ]);
   network.bad = false;
   await until(() => server.isUp(), MAX_DRAIN_MS);
+  for (const client of stores) client.comeOnline();
+  await Promise.all(browsers.map((client) => client.comeOnline()));
   let records: readonly CaseRecord[] = [];
   const refresh = setInterval(() => {
     void readHeld(options.cluster.url, server.address, cases).then(
@@ -289,7 +290,6 @@ async function playRound(
   totals.lost.push(...found.lost);
   totals.doubled.push(...found.doubled);
   totals.misplaced.push(...found.misplaced);
-  totals.acknowledged += ledger.acknowledged.size;
   totals.longestBackMs = Math.max(totals.longestBackMs, backMs);
 }
 
@@ -300,54 +300,41 @@ async function playRound(
  */
 export async function runChaos(options: ChaosOptions): Promise<boolean> {
   const server = new Server(options);
-  const totals: Totals = {
-    acknowledged: 0,
-    lost: [],
-    doubled: [],
-    misplaced: [],
-    longestBackMs: 0,
-  };
+  const totals: Totals = { lost: [], doubled: [], misplaced: [], longestBackMs: 0 };
+  const network = new FaultyNetwork(seeded(options.seed + 500_000));
+  const ledger = new Ledger();
   const browser = await startBrowser(options.chromium);
   try {
     await until(() => server.isUp(), MAX_DRAIN_MS * 2);
+    const browsers = await Promise.all(
+      Array.from({ length: BROWSER_CLIENTS }, () =>
+        BrowserClient.start(browser, server.address, network, ledger),
+      ),
+    );
+    const api = throughNetwork(createApi(server.address), network, ledger);
     for (let number = 0; number < options.rounds; number++) {
       const random = seeded(options.seed + number);
-      const network = new FaultyNetwork(seeded(options.seed + number + 500_000));
-      const ledger = new Ledger();
-      const api = throughNetwork(createApi(server.address), network, ledger);
       const stores = Array.from(
         { length: STORE_CLIENTS },
         (_, i) => new StoreClient(`Advisor ${i + 1}`, api, random, ledger),
       );
-      const browsers = await Promise.all(
-        Array.from({ length: BROWSER_CLIENTS }, () =>
-          BrowserClient.start(browser, server.address, network, ledger),
-        ),
-      );
       const cases = await openCases(server.address);
-      try {
-        await playRound(
-          options,
-          server,
-          { ledger, network, random, stores, browsers, cases },
-          totals,
-        );
-      } finally {
+      const round = { ledger, network, random, stores, browsers, cases };
+      await playRound(options, server, round, totals).finally(() => {
         for (const client of stores) client.stop();
-        await Promise.all(browsers.map((client) => client.stop()));
-      }
+      });
     }
   } finally {
     await browser.close();
     await server.stop();
   }
-  const { acknowledged, lost, doubled, misplaced, longestBackMs } = totals;
+  const { lost, doubled, misplaced, longestBackMs } = totals;
   for (const line of [...lost, ...doubled, ...misplaced].slice(0, 20)) console.log(line);
   console.log(
     `service back ${(longestBackMs / 1000).toFixed(1)} s after the database at the latest`,
   );
   console.log(
-    `rounds ${options.rounds}, acknowledged ${acknowledged}, lost ${lost.length}, doubled ${doubled.length}, misplaced ${misplaced.length}`,
+    `rounds ${options.rounds}, acknowledged ${ledger.acknowledged.size}, lost ${lost.length}, doubled ${doubled.length}, misplaced ${misplaced.length}`,
   );
   const isGood = lost.length + doubled.length + misplaced.length === 0;
   return isGood && longestBackMs < MAX_BACK_MS;

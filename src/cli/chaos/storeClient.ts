@@ -60,6 +60,7 @@ export class StoreClient {
     if (open !== null && open !== caseId) this.#page.store.dispatch(caseLeft(open));
     this.#page.store.dispatch(caseShown(caseId));
     await loadCase(this.#page.store, caseId, this.#services);
+    await this.#running.sync.refresh(caseId);
   }
 
   /** Does one thing to the open case, as an advisor would. */
@@ -86,6 +87,11 @@ export class StoreClient {
         step: `step-${Math.floor(this.#random() * 1000)}`,
         on: '2026-06-13',
       });
+  }
+
+  /** The network is back: sends what waits. */
+  comeOnline(): void {
+    this.#running.sync.flush();
   }
 
   /** Ends the client. */

@@ -56,6 +56,18 @@ export async function readHeld(
 const wordsIn = (record: CaseRecord): readonly string[] =>
   record.plants.flatMap(({ words }) => words.split(/\s+/)).filter(Boolean);
 
+/** The events that wrote or removed a word, for a report. */
+function historyOf(word: string, held: readonly HeldCase[]): string {
+  return held
+    .flatMap(({ log }) => log)
+    .filter(({ event }) => JSON.stringify(event).includes(word.slice(0, -1)))
+    .map(
+      ({ version, author, id, event }) =>
+        `\n    ${version} ${author} ${id.slice(0, 8)} ${JSON.stringify(event).slice(0, 400)}`,
+    )
+    .join('');
+}
+
 function wordFindings(held: readonly HeldCase[], ledger: Ledger): Findings {
   const [lost, doubled, misplaced]: [string[], string[], string[]] = [[], [], []];
   const where = new Map<string, string[]>();
@@ -65,8 +77,9 @@ function wordFindings(held: readonly HeldCase[], ledger: Ledger): Findings {
   for (const [word, caseId] of ledger.typed) {
     if (!ids.has(caseId)) continue;
     const cases = where.get(word) ?? [];
-    if (!cases.includes(caseId)) lost.push(`word ${word} of ${caseId}`);
-    if (cases.filter((one) => one === caseId).length > 1) doubled.push(`word ${word} of ${caseId}`);
+    if (!cases.includes(caseId)) lost.push(`word ${word} of ${caseId}${historyOf(word, held)}`);
+    if (cases.filter((one) => one === caseId).length > 1)
+      doubled.push(`word ${word} of ${caseId}${historyOf(word, held)}`);
     if (cases.some((one) => one !== caseId)) misplaced.push(`word ${word} of ${caseId}`);
   }
   return { lost, doubled, misplaced };

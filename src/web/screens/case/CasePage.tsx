@@ -8,6 +8,7 @@ import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { PanelBoundary } from '../../kit/PanelBoundary.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
+import { isPassing } from '../../store/api.ts';
 import { loadClinic, loadExperience, loadWeather } from '../../store/actions.ts';
 import { caseLeft, caseShown, plantShown } from '../../store/cases/casesSlice.ts';
 import { selectPlant, selectRecord } from '../../store/cases/selectors.ts';
@@ -40,6 +41,9 @@ const Work = styled.div`
 const Alone = styled.main`
   padding: 32px;
 `;
+
+/** A case that could not be read for a reason that passes is asked for again so much later, in milliseconds. */
+const PAUSE_BEFORE_RETRY_MS = 2500;
 
 /** Shows a case on this page; `round` counts the tries. */
 function useCaseLoaded(id: string, round: number): void {
@@ -75,6 +79,12 @@ export function CasePage() {
   const plant = useAppSelector((state) => selectPlant(state, id));
   const failed = useAppSelector(({ cases }) => (cases.failed?.caseId === id ? cases.failed : null));
   useCaseLoaded(id, round);
+  const again = failed !== null && isPassing(failed.problem);
+  useEffect(() => {
+    if (!again) return undefined;
+    const timer = setTimeout(() => setRound(round + 1), PAUSE_BEFORE_RETRY_MS);
+    return () => clearTimeout(timer);
+  }, [again, round]);
   useEffect(() => {
     document.title = record ? `Case ${record.number} - Sounding` : 'Case - Sounding';
   }, [record]);

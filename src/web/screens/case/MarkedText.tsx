@@ -115,8 +115,14 @@ function useSteadyCaret(value: string) {
   useLayoutEffect(() => {
     const { value: before, writtenTo } = drawn.current;
     if (before === value) return;
-    const moved = (place: number): number => samePlace(before, value, place);
-    drawn.current = { value, writtenTo: writtenTo === null ? null : moved(writtenTo) };
+    const isWriting = writtenTo !== null && writtenTo === selectionStart;
+    // Who has only gone to the end means the end; who is writing there goes on where they were.
+    const moved = (place: number): number =>
+      place === before.length && !isWriting ? value.length : samePlace(before, value, place);
+    drawn.current = {
+      value,
+      writtenTo: writtenTo === null ? null : samePlace(before, value, writtenTo),
+    };
     if (box.current && document.activeElement === box.current)
       box.current.setSelectionRange(moved(selectionStart), moved(selectionEnd));
     // Only a new value moves the caret.
