@@ -8,7 +8,7 @@ import { BrowserClient, startBrowser } from './browserClient.ts';
 import { FaultyNetwork, throughNetwork } from './faultyNetwork.ts';
 import { Ledger, pause, untilDone } from './ledger.ts';
 import { StoreClient } from './storeClient.ts';
-import { compare, readHeld } from './verifyRound.ts';
+import { compare, readHeld, type Findings } from './verifyRound.ts';
 
 /** The database of the run, which this command owns. */
 export interface ChaosCluster {
@@ -35,6 +35,7 @@ const CASES = 3;
 const ACTING_MS = 1900;
 const MAX_DRAIN_MS = 25_000;
 const MAX_BACK_MS = 10_000;
+const MAX_LOOKS = 6;
 
 /** The server of the run, started again whenever it ends. */
 class Server {
@@ -166,10 +167,13 @@ async function actBrowser(
   { random, cases }: Round,
   until: number,
 ): Promise<void> {
+  let killed = false;
   while (Date.now() < until) {
     const choice = random();
-    if (choice < 0.1) await client.kill(pick(cases, random).id);
-    else if (choice < 0.35) await client.goTo(pick(cases, random).id);
+    if (choice < 0.1 && !killed) {
+      killed = true;
+      await client.kill(pick(cases, random).id);
+    } else if (choice < 0.35) await client.goTo(pick(cases, random).id);
     else await client.type();
   }
 }
@@ -240,6 +244,24 @@ async function openCases(address: string): Promise<CaseRecord[]> {
   );
 }
 
+/** Compares when nothing moves any more: a page may still note by which library it was answered. */
+async function compareAtRest(
+  { cluster }: ChaosOptions,
+  server: Server,
+  { stores, cases, ledger }: Round,
+): Promise<Findings> {
+  const look = async (): Promise<Findings> => {
+    const shown = (await Promise.all(stores.map((client) => openAll(client, cases)))).flat();
+    return compare(await readHeld(cluster.url, server.address, cases), ledger, shown);
+  };
+  let found = await look();
+  for (let tries = 0; tries < MAX_LOOKS && found.lost.length > 0; tries++) {
+    await pause(400);
+    found = await look();
+  }
+  return found;
+}
+
 interface Totals {
   lost: string[];
   doubled: string[];
@@ -281,9 +303,7 @@ async function playRound(
     (client) => records.find(({ id }) => id === client.caseId) ?? null,
   );
   clearInterval(refresh);
-  const shown = (await Promise.all(stores.map((client) => openAll(client, cases)))).flat();
-  const held = await readHeld(options.cluster.url, server.address, cases);
-  const found = compare(held, ledger, shown);
+  const found = await compareAtRest(options, server, round);
   if (unrest !== null) totals.lost.push(unrest);
   const refused = stores.reduce((sum, client) => sum + client.refused(), 0);
   if (refused > 0) totals.lost.push(`${refused} changes were refused`);
