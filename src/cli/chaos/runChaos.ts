@@ -275,7 +275,7 @@ async function playRound(
   round: Round,
   totals: Totals,
 ): Promise<void> {
-  const { network, ledger, stores, browsers, cases, random } = round;
+  const { network, stores, browsers, cases, random } = round;
   await Promise.all([
     ...stores.map((client) => client.open(pick(cases, random).id)),
     ...browsers.map((client) => client.open(pick(cases, random).id)),
