@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import { mergeEdits } from './mergeEdits.ts';
 import { unstorableAt } from './storableText.ts';
-import { applyEdits, diffText, invertEdits, placeAfter, type TextEdits } from './textEdits.ts';
+import {
+  applyEdits,
+  diffText,
+  invertEdits,
+  placeAfter,
+  typedEdit,
+  type TextEdits,
+} from './textEdits.ts';
 
 const SEED = 20_260_613;
 
@@ -59,6 +66,14 @@ it('takes a word put before one like it for what it is', () => {
   expect(diffText('red roses rust', 'red rust')).toEqual([{ at: 4, remove: 'roses ', insert: '' }]);
   expect(diffText('aa', 'aaa')).toHaveLength(1);
   expect(merged('roses', 'rust roses', 'rot roses')).toBe('rust rot roses');
+});
+
+it('knows by the caret what was typed', () => {
+  expect(typedEdit('Gum Planted', 'Gum  Planted', 4)).toEqual([{ at: 3, remove: '', insert: ' ' }]);
+  expect(typedEdit('Gum Planted', 'Gum  Planted', 5)).toEqual([{ at: 4, remove: '', insert: ' ' }]);
+  expect(typedEdit('seed', 'sed', 1)).toEqual([{ at: 1, remove: 'e', insert: '' }]);
+  expect(typedEdit('abc', 'abxyc', 1)).toEqual(diffText('abc', 'abxyc'));
+  expect(typedEdit('abc', 'axc', 2)).toEqual([{ at: 1, remove: 'b', insert: 'x' }]);
 });
 
 it('refuses edits of another text', () => {

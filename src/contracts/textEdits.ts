@@ -83,6 +83,20 @@ export function diffText(before: string, after: string): TextEdits {
   return [alignedEdit(before, after, edit)];
 }
 
+/**
+ * The one edit that somebody typed: as {@link diffText}, but where the same text could have come about in several ways, the
+ * one that leaves the caret at `caret`, in UTF-16 units of `after`.
+ */
+export function typedEdit(before: string, after: string, caret: number): TextEdits {
+  const grown = after.length - before.length;
+  const at = grown > 0 ? caret - grown : caret;
+  const remove = before.slice(at, at + Math.max(0, -grown));
+  const insert = after.slice(at, at + Math.max(0, grown));
+  const fits = grown !== 0 && at >= 0 && applyEdits(before, [{ at, remove, insert }]) === after;
+  const cuts = isLowSurrogate(insert.charCodeAt(0)) || isLowSurrogate(remove.charCodeAt(0));
+  return fits && !cuts ? [{ at, remove, insert }] : diffText(before, after);
+}
+
 /** The edits that take `edits` back, from the text after them. */
 export function invertEdits(edits: TextEdits): TextEdits {
   let shift = 0;

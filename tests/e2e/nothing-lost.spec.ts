@@ -1,4 +1,5 @@
 import { chromium, expect, test, type Browser, type Page } from '@playwright/test';
+import { seeded } from '../../src/core/random.ts';
 import { newCase, saved, words } from '../support/casePage.ts';
 
 const idOf = (page: Page): string => new URL(page.url()).pathname.split('/').at(-1) ?? '';
@@ -153,6 +154,56 @@ test.describe('two advisors on one case', () => {
       .toEqual(['india roses', 'juliet lawn', 'kilo pears']);
     await other.context().close();
   });
+});
+
+/** Words of one page, written at random places and some of them taken out again. */
+async function editAtRandom(page: Page, mark: string, edits: number): Promise<Set<string>> {
+  const random = seeded(mark.charCodeAt(0));
+  const standing = new Set<string>();
+  const box = words(page);
+  for (let i = 0; i < edits; i++) {
+    const victim = [...standing][Math.floor(random() * standing.size * 3)];
+    if (victim === undefined) {
+      const word = `${mark}${String(i).padStart(3, '0')}`;
+      await box.evaluate((element: HTMLTextAreaElement, share) => {
+        const gaps = [...element.value.matchAll(/ /g)].map(({ index }) => index);
+        const at = gaps[Math.floor(share * gaps.length)] ?? element.value.length;
+        element.setSelectionRange(at, at);
+      }, random());
+      await page.keyboard.insertText(` ${word}`);
+      standing.add(word);
+    } else {
+      await box.evaluate((element: HTMLTextAreaElement, word) => {
+        const at = element.value.indexOf(word);
+        element.setSelectionRange(at, at + word.length);
+      }, victim);
+      await page.keyboard.press('Delete');
+      standing.delete(victim);
+    }
+  }
+  return standing;
+}
+
+const sorted = (text: string): string[] => text.split(/\s+/).filter(Boolean).sort();
+
+test('two pages on one case end as a plain model that applies all of their 200 edits', async ({
+  page,
+  browser,
+}) => {
+  await newCase(page, 'start');
+  const id = idOf(page);
+  await saved(page);
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(`/case/${id}`);
+  for (const each of [page, other]) await words(each).focus();
+  const standing = await Promise.all([editAtRandom(page, 'p', 100), editAtRandom(other, 'q', 100)]);
+  await saved(page);
+  await saved(other);
+  const model = ['start', ...standing.flatMap((one) => [...one])].sort();
+  await expect.poll(async () => sorted((await wordsOf(page, id)).join(' '))).toEqual(model);
+  const [held = ''] = await wordsOf(page, id);
+  for (const each of [page, other]) await expect(words(each)).toHaveValue(held);
+  await other.context().close();
 });
 
 test.describe('answers that are lost', () => {

@@ -1,4 +1,5 @@
 import { newId } from '../../contracts/ids.ts';
+import { diffText } from '../../contracts/textEdits.ts';
 import type { CaseRecord } from '../../contracts/cases.ts';
 import type { Api } from '../../web/store/api.ts';
 import { recordEvent, recordTyping } from '../../web/store/cases/changes.ts';
@@ -140,7 +141,7 @@ export class StoreClient {
     recordTyping(this.#page.store, this.#who, caseId, {
       plantId: PLANT,
       before,
-      after,
+      edits: diffText(before, after),
       continues,
     });
   }

@@ -1,5 +1,6 @@
 import { consultant } from '../workers/consultClient.ts';
 import { api } from './api.ts';
+import { takeEarlierOutbox } from './cases/earlierOutbox.ts';
 import { openIndexedOutbox } from './cases/outbox.ts';
 import { loadCase as loadCaseWith, type ChainServices } from './cases/chains.ts';
 import { startRefreshing, startSync } from './cases/startSync.ts';
@@ -18,6 +19,8 @@ export function startPage(): void {
   const sync = startSync(page, services);
   startRefreshing(page, sync, services);
   startConsulting(page, consultant, desk);
+  // A storage that is closed or full of something else has nothing to hand over.
+  takeEarlierOutbox(localStorage, services, desk).catch(() => undefined);
 }
 
 /** Loads a case with what this device keeps of it. */

@@ -1,7 +1,8 @@
 import { useLayoutEffect, useRef, useState, type CompositionEvent } from 'react';
 import { TextArea, TextField } from 'react-aria-components';
 import { styled } from 'styled-components';
-import { diffText } from '../../../contracts/textEdits.ts';
+import { storableText } from '../../../contracts/storableText.ts';
+import { typedEdit } from '../../../contracts/textEdits.ts';
 import { CharactersLeft } from '../../kit/fields.tsx';
 import type { Typing } from '../../store/cases/changes.ts';
 import { samePlace } from './samePlace.ts';
@@ -127,13 +128,14 @@ function useSteadyCaret(value: string) {
       box.current.setSelectionRange(moved(selectionStart), moved(selectionEnd));
     // Only a new value moves the caret.
   }, [value]);
-  /** Takes in what this page typed itself; returns whether it goes on from the last insertion. */
-  const write = (before: string, after: string): boolean => {
-    const [edit] = diffText(before, after);
-    if (!edit) return false;
+  /** Takes in what this page typed itself, and tells whether it goes on from the last insertion. */
+  const write = (before: string, after: string): Omit<Typing, 'plantId'> => {
+    const edits = typedEdit(before, after, box.current?.selectionStart ?? after.length);
+    const [edit] = edits;
+    if (!edit) return { before, edits, continues: false };
     const continues = edit.remove === '' && edit.at === drawn.current.writtenTo;
     drawn.current = { value: after, writtenTo: edit.at + edit.insert.length };
-    return continues;
+    return { before, edits, continues };
   };
   return { box, write };
 }
@@ -149,8 +151,7 @@ export function MarkedText({ label, value, marks, max, onType }: MarkedTextProps
   const behind = useRef<HTMLDivElement>(null);
   const { box, write } = useSteadyCaret(value);
   const [composing, setComposing] = useState<Composing | null>(null);
-  const typed = (before: string, after: string): void =>
-    onType({ before, after, continues: write(before, after) });
+  const typed = (before: string, after: string): void => onType(write(before, storableText(after)));
   const type = (after: string): void => {
     if (composing) setComposing({ ...composing, text: after });
     else typed(value, after);

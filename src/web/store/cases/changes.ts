@@ -2,8 +2,7 @@ import { caseEventSchema, type CaseEvent, type SentEvent } from '../../../contra
 import { newId } from '../../../contracts/ids.ts';
 import { mergeEdits } from '../../../contracts/mergeEdits.ts';
 import { problemFrom, type Problem } from '../../../contracts/problem.ts';
-import { storableText } from '../../../contracts/storableText.ts';
-import { diffText } from '../../../contracts/textEdits.ts';
+import { diffText, type TextEdits } from '../../../contracts/textEdits.ts';
 import type { CasesStore } from './caseSync.ts';
 import { changed } from './casesSlice.ts';
 import { selectRecord, type WithCases } from './selectors.ts';
@@ -36,11 +35,11 @@ export function recordEvent(
   return null;
 }
 
-/** Something typed into the words of a plant: the box showed `before` and shows `after` now. */
+/** Something typed into the words of a plant: what was done to the words that the box showed. */
 export interface Typing {
   readonly plantId: string;
   readonly before: string;
-  readonly after: string;
+  readonly edits: TextEdits;
   /** It goes on where the last typing of this page ended. */
   readonly continues: boolean;
 }
@@ -50,12 +49,11 @@ export function recordTyping(
   store: ChangeStore,
   who: Author,
   caseId: string,
-  { plantId, before, after, continues }: Typing,
+  { plantId, before, edits: typed, continues }: Typing,
 ): Problem | null {
   const record = selectRecord(store.getState(), caseId);
   const words = record?.plants.find(({ id }) => id === plantId)?.words;
   if (words === undefined) return null;
-  const typed = diffText(before, storableText(after));
   const edits =
     words === before ? typed : mergeEdits(before, diffText(before, words), typed, continues).second;
   if (edits.length === 0) return null;
