@@ -175,6 +175,7 @@ async function editAtRandom(page: Page, mark: string, edits: number): Promise<Se
     } else {
       await box.evaluate((element: HTMLTextAreaElement, word) => {
         const at = element.value.indexOf(word);
+        if (at === -1) throw new Error(`${word} is not in ${element.value}`);
         element.setSelectionRange(at, at + word.length);
       }, victim);
       await page.keyboard.press('Delete');
