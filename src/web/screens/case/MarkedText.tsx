@@ -116,10 +116,13 @@ function useSteadyCaret(value: string) {
   useLayoutEffect(() => {
     const { value: before, writtenTo } = drawn.current;
     if (before === value) return;
-    const isWriting = writtenTo !== null && writtenTo === selectionStart;
-    // Who has only gone to the end means the end; who is writing there goes on where they were.
+    // Who has only gone to the end means the end; who is writing there, or has words selected, does not.
+    const isAtEnd =
+      selectionStart === before.length &&
+      selectionEnd === before.length &&
+      writtenTo !== selectionStart;
     const moved = (place: number): number =>
-      place === before.length && !isWriting ? value.length : samePlace(before, value, place);
+      isAtEnd ? value.length : samePlace(before, value, place);
     drawn.current = {
       value,
       writtenTo: writtenTo === null ? null : samePlace(before, value, writtenTo),

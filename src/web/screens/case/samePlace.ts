@@ -1,7 +1,7 @@
 import { diffText, placeAfter } from '../../../contracts/textEdits.ts';
 
 /** So many characters on either side of a place are looked for in the new text, the longest first. */
-const CONTEXTS = [24, 12, 6, 3] as const;
+const CONTEXTS = [24, 16, 12, 9, 7, 6, 5, 4, 3] as const;
 
 const samePrefix = (a: string, b: string): number => {
   let length = 0;
