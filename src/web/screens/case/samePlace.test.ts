@@ -16,7 +16,7 @@ it.each([
   ],
   ['|Gum', 'Red gum', '|Red gum'],
   ['a leaf| fell', 'a twig fell', 'a twig| fell'],
-  ['x x x| x', 'x x y x x', 'x x| y x x'],
+  ['red rust, red| rot', 'red rust, or red rot', 'red rust, or red| rot'],
 ])('keeps the caret of %s in %s', (before, after, expected) => {
   expect(moved(before, after)).toBe(expected);
 });
