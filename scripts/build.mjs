@@ -1,4 +1,4 @@
-import { rmSync } from 'node:fs';
+import { rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { loud, main } from './lib/run.mjs';
 import { ROOT } from './lib/setup.mjs';
@@ -24,4 +24,6 @@ main(async () => {
     ],
     { cwd: ROOT },
   );
+  // The commands that need a build look at this file's age.
+  writeFileSync(join(ROOT, 'dist/.built'), '');
 });

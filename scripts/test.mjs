@@ -32,5 +32,6 @@ main(async () => {
   } finally {
     cluster.stop();
   }
+  if (!quick) await step('chaos', process.execPath, ['scripts/chaos.mjs', '--rounds', '2']);
   console.log('\nAll checks passed.');
 });

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { loud, quiet, Stop } from './run.mjs';
@@ -83,6 +83,4 @@ export async function ensureBuild() {
   if (existsSync(stamp) && statSync(stamp).mtimeMs > Math.max(...sources)) return;
   console.log('Building');
   await loud(process.execPath, ['scripts/build.mjs'], { cwd: ROOT });
-  mkdirSync(join(ROOT, 'dist'), { recursive: true });
-  writeFileSync(stamp, '');
 }
