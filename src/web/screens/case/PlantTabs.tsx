@@ -7,6 +7,7 @@ import { DateField } from '../../kit/DateField.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useHappen } from './useCase.ts';
 import { OutcomeChip } from './OutcomeChip.tsx';
+import { SavedMark } from './SavedMark.tsx';
 import { tabTitle } from './tabTitle.ts';
 import { briefDate } from '../../app/dates.ts';
 
@@ -33,6 +34,8 @@ const Tab = styled(Button)`
 
 const Right = styled.div`
   display: flex;
+  align-items: center;
+  gap: 8px;
   margin-left: auto;
 `;
 
@@ -82,6 +85,7 @@ export function PlantTabs({ record, active, answer, onShow, onAdd }: PlantTabsPr
         Another plant <Key>Alt P</Key>
       </Button>
       <Right>
+        <SavedMark />
         {plant && <OutcomeChip plant={plant} answer={answer} />}
         <CallBackChip record={record} />
       </Right>

@@ -14,7 +14,6 @@ import { DateField } from '../../kit/DateField.tsx';
 import { Choices, Field } from '../../kit/fields.tsx';
 import { Clock } from './Clock.tsx';
 import { PlantChooser } from '../../plants/PlantChooser.tsx';
-import { SavedMark } from './SavedMark.tsx';
 import { useHappen } from './useCase.ts';
 
 const Bar = styled.div`
@@ -179,7 +178,6 @@ export function Strip({ record, plant, answer }: StripProps) {
         )}
       </Chip>
       <End>
-        <SavedMark />
         <Clock since={record.openedAt} running={!closed} />
         <Button
           kind="quiet"

@@ -34,6 +34,10 @@ const Top = styled.div`
   }
 `;
 
+const Wide = styled.div`
+  grid-column: 1 / -1;
+`;
+
 /** The lists are read anew so often while the Desk is seen, in milliseconds. */
 const REFRESH_MS = 5000;
 
@@ -83,10 +87,12 @@ export function Desk() {
         </Button>
       </Top>
       {problem && (
-        <Notice tone="caution">
-          {problem.message} {problem.cure}
-          {queue && readAt !== null && ` The lists are as they were at ${timeOfDay(readAt)}.`}
-        </Notice>
+        <Wide>
+          <Notice tone="caution">
+            {problem.message} {problem.cure}
+            {queue && readAt !== null && ` The lists are as they were at ${timeOfDay(readAt)}.`}
+          </Notice>
+        </Wide>
       )}
       <CaseTable
         list={queue}

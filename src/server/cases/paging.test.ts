@@ -1,0 +1,54 @@
+import { randomUUID } from 'node:crypto';
+import request from 'supertest';
+import { openOwnDatabase, openServer } from '../../../tests/support/serverApp.ts';
+import { freshPlant } from '../../contracts/applyCaseEvent.ts';
+import { casePageSchema, type CaseSummary } from '../../contracts/cases.ts';
+import { cases } from '../db/schema.ts';
+import { insertCase } from './queries.ts';
+
+const own = await openOwnDatabase();
+const server = await openServer('2026-06-13', { address: own.url });
+afterAll(async () => {
+  await server.close();
+  await own.drop();
+});
+
+const COUNT = 230;
+
+beforeAll(async () => {
+  const { db, office } = server;
+  for (let i = 0; i < COUNT; i++) {
+    // Several were opened in the same moment: the id then decides.
+    const openedAt = new Date(Date.UTC(2026, 5, 13, 8, Math.floor(i / 3))).toISOString();
+    const plant = freshPlant('plant-1', '2026-06-13', office.place);
+    await insertCase(db, office.id, { id: randomUUID(), channel: 'phone', openedAt, plant });
+  }
+  await db.update(cases).set({ callBackOn: '2026-06-20' });
+}, 60_000);
+
+async function allPages(path: string): Promise<CaseSummary[]> {
+  const lines: CaseSummary[] = [];
+  let after = '';
+  for (let pages = 0; pages < 10; pages++) {
+    const { body } = await request(server.app).get(`${path}${after}`);
+    const page = casePageSchema.parse(body);
+    lines.push(...page.cases);
+    if (page.next === null) return lines;
+    after = `?after=${encodeURIComponent(page.next)}`;
+  }
+  throw new Error('the pages do not end');
+}
+
+it.each(['/api/cases', '/api/cases/call-backs'])(
+  '%s gives every case once, page by page',
+  async (path) => {
+    const lines = await allPages(path);
+    expect(lines).toHaveLength(COUNT);
+    expect(new Set(lines.map(({ id }) => id)).size).toBe(COUNT);
+  },
+);
+
+it('gives the newest first', async () => {
+  const moments = (await allPages('/api/cases')).map(({ openedAt }) => openedAt);
+  expect(moments).toEqual([...moments].sort().reverse());
+});
