@@ -4,6 +4,7 @@ import request from 'supertest';
 import { openDatabaseProxy } from '../../tests/support/databaseProxy.ts';
 import { sentEvent, wordsEvent } from '../../tests/support/sentEvents.ts';
 import { openOwnDatabase, openServer } from '../../tests/support/serverApp.ts';
+import { clinics } from './db/schema.ts';
 import { isFromNewerVersion } from './db/schemaVersion.ts';
 
 // A database of its own, as it is taken apart beside other tests.
@@ -36,6 +37,24 @@ it('goes on when every connection breaks, and says so to nobody', async () => {
   );
   expect(answers.map(({ status }) => status)).toEqual(answers.map(() => 200));
 });
+
+it('gives every connection back that broke before its transaction began', async () => {
+  const { connection } = server;
+  const transactions = (count: number) =>
+    Promise.allSettled(
+      Array.from({ length: count }, () =>
+        connection.db.transaction((tx) => tx.select({ one: sql`pg_sleep(0.02)` }).from(clinics)),
+      ),
+    );
+  for (let round = 0; round < 3; round++) {
+    await transactions(10);
+    // In one go: the pool does not know yet that its connections are gone.
+    proxy.restore();
+    await transactions(10);
+  }
+  const last = await transactions(10);
+  expect(last.map(({ status }) => status)).toEqual(Array(10).fill('fulfilled'));
+}, 60_000);
 
 it('goes on when the database ends the connections', async () => {
   const id = await open();

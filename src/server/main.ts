@@ -8,7 +8,7 @@ import { readConfig, type Config } from './config.ts';
 import { openConsultPool } from './consult/consultPool.ts';
 import { seedDemo } from './demo/seed.ts';
 import { seedWeather } from './demo/weather.ts';
-import { connect, migrateDatabase, type Connection } from './db/connect.ts';
+import { connect, type Connection } from './db/connect.ts';
 import { errorCode, isTransient, summarizeError } from './db/errors.ts';
 import { isFromNewerVersion } from './db/schemaVersion.ts';
 import type { Library } from '../core/knowledge/schema/library.ts';
@@ -30,13 +30,13 @@ function stop(message: string): never {
 
 /** Brings the database to this version and opens the clinic; null when a newer version has been at it. */
 async function prepare(
-  { db, alone }: Connection,
+  { db, alone, migrate }: Connection,
   { SOUNDING_TODAY, SOUNDING_DEMO }: Config,
   library: Library,
 ): Promise<ClinicOffice | null> {
   return alone(async () => {
     if (await isFromNewerVersion(db, MIGRATIONS)) return null;
-    await migrateDatabase(db, MIGRATIONS);
+    await migrate(MIGRATIONS);
     const office = await openOffice(db, SOUNDING_TODAY);
     if (SOUNDING_DEMO === 'yes') {
       await seedDemo(db, office);

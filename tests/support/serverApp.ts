@@ -4,7 +4,7 @@ import { pino } from 'pino';
 import { createApp } from '../../src/server/app.ts';
 import { openOffice } from '../../src/server/clinic/office.ts';
 import type { ConsultPool } from '../../src/server/consult/consultPool.ts';
-import { connect, migrateDatabase } from '../../src/server/db/connect.ts';
+import { connect } from '../../src/server/db/connect.ts';
 import { answerConsult } from '../../src/contracts/answerConsult.ts';
 import { newId } from '../../src/contracts/ids.ts';
 import { createConsultant } from '../../src/core/consult.ts';
@@ -56,9 +56,9 @@ export async function openServer(
   }: { address?: string; log?: (line: string) => void } = {},
 ) {
   const connection = connect(address);
-  const { db, close, alone } = connection;
+  const { db, close, alone, migrate } = connection;
   const office = await alone(async () => {
-    await migrateDatabase(db, resolve('src/server/db/migrations'));
+    await migrate(resolve('src/server/db/migrations'));
     return openOffice(db, today);
   });
   const app = createApp({

@@ -38,7 +38,7 @@ function purgeDate(today: string): string {
 }
 
 /** All reads of one moment: between two of them another server may write. */
-const SNAPSHOT = { isolationLevel: 'repeatable read', accessMode: 'read only' } as const;
+const SNAPSHOT = 'isolation level repeatable read read only';
 
 /** A case as it stands; null when there is none. */
 export function findCase(db: Database, id: string): Promise<CaseRecord | null> {

@@ -4,14 +4,24 @@ import pg from 'pg';
 import { isTransient, summarizeError, type ErrorSummary } from './errors.ts';
 import * as schema from './schema.ts';
 
-export type Database = NodePgDatabase<typeof schema>;
+type Drizzle = NodePgDatabase<typeof schema>;
 
 /** A transaction, or the database itself. */
-export type Queries = Pick<Database, 'select' | 'insert' | 'update' | 'delete'>;
+export type Queries = Pick<Drizzle, 'select' | 'insert' | 'update' | 'delete'>;
+
+/** How a transaction sees the data; left out, each statement sees what was committed before it. */
+export type TransactionMode = 'isolation level repeatable read read only';
+
+/** Runs work in a transaction: all of it is kept, or nothing when it throws. */
+export type Transact = <T>(work: (tx: Queries) => Promise<T>, mode?: TransactionMode) => Promise<T>;
+
+export type Database = Omit<Drizzle, 'transaction'> & { readonly transaction: Transact };
 
 /** An open pool with its typed queries. */
 export interface Connection {
   readonly db: Database;
+  /** Brings the database to the newest schema of a folder of migrations; does nothing when it is there already. */
+  readonly migrate: (folder: string) => Promise<void>;
   readonly close: () => Promise<void>;
   /** Runs work while no other server of this database does: servers may start at the same moment. */
   readonly alone: <T>(work: () => Promise<T>) => Promise<T>;
@@ -88,6 +98,32 @@ async function takeStartLock(client: pg.PoolClient): Promise<void> {
 }
 
 /**
+ * Transactions on connections of a pool. Each connection goes back however its transaction ends, also when it broke before
+ * the first statement; a broken one is thrown away.
+ */
+function transactOn(pool: pg.Pool): Transact {
+  return async (work, mode) => {
+    const client = await pool.connect();
+    let broken = true;
+    try {
+      await client.query(mode === undefined ? 'begin' : `begin ${mode}`);
+      const result = await work(drizzle(client, { schema }));
+      await client.query('commit');
+      broken = false;
+      return result;
+    } catch (error) {
+      broken = await client.query('rollback').then(
+        () => false,
+        () => true,
+      );
+      throw error;
+    } finally {
+      client.release(broken);
+    }
+  };
+}
+
+/**
  * Opens a pool on a PostgreSQL address; the connection is made at the first query. `onLost` is called for each connection
  * that breaks.
  */
@@ -96,9 +132,17 @@ export function connect(
   onLost: (error: ErrorSummary) => void = () => undefined,
 ): Connection {
   const pool = openPool(databaseUrl, onLost);
-  const db = drizzle(pool, { schema });
+  const db: Database = Object.assign(drizzle(pool, { schema }), { transaction: transactOn(pool) });
   return {
     db,
+    migrate: async (folder) => {
+      const client = await pool.connect();
+      try {
+        await migrate(drizzle(client), { migrationsFolder: folder });
+      } finally {
+        client.release(true);
+      }
+    },
     close: () => pool.end(),
     run: (work) => retrying(() => work(db)),
     isUp: () =>
@@ -121,9 +165,4 @@ export function connect(
       }
     },
   };
-}
-
-/** Brings the database to the newest schema; does nothing when it is there already. */
-export async function migrateDatabase(db: Database, folder: string): Promise<void> {
-  await migrate(db, { migrationsFolder: folder });
 }

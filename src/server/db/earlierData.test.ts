@@ -7,7 +7,7 @@ import { openOwnDatabase, openServer } from '../../../tests/support/serverApp.ts
 import { sentEvent, wordsEvent } from '../../../tests/support/sentEvents.ts';
 import { appendedSchema, changesSchema } from '../../contracts/caseEvents.ts';
 import { caseRecordSchema } from '../../contracts/cases.ts';
-import { connect, migrateDatabase } from './connect.ts';
+import { connect } from './connect.ts';
 
 const MIGRATIONS = 'src/server/db/migrations';
 /** Number of the last migration before events had ids. */
@@ -45,7 +45,7 @@ it('opens a case of the version before with all it held, replays it, and goes on
   const own = await openOwnDatabase();
   const folder = earlierMigrations();
   const earlier = connect(own.url);
-  await migrateDatabase(earlier.db, folder);
+  await earlier.migrate(folder);
   await earlier.db.execute(EARLIER_CASE);
   await earlier.close();
   const server = await openServer('2026-06-13', { address: own.url });
