@@ -1,6 +1,8 @@
 /** Jest in ESM; TypeScript through swc. The database tests start a server of their own (scripts/test.mjs sets DATABASE_URL). */
 export default {
   testEnvironment: 'node',
+  // Generous: a shared machine has minutes in which everything takes ten times as long.
+  testTimeout: 60_000,
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [

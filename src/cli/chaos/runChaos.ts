@@ -33,7 +33,7 @@ const STORE_CLIENTS = 3;
 const BROWSER_CLIENTS = 2;
 const CASES = 3;
 const ACTING_MS = 1900;
-const MAX_DRAIN_MS = 25_000;
+const MAX_DRAIN_MS = 60_000;
 const MAX_BACK_MS = 10_000;
 const MAX_LOOKS = 6;
 

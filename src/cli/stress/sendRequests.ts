@@ -12,13 +12,14 @@ export interface StressReport {
   readonly sent: number;
   /** Answers of 500 and above. */
   readonly serverErrors: readonly RawRequest[];
-  /** Answers that took longer than two seconds, or never came. */
+  /** Answers that took too long, or never came. */
   readonly hung: readonly RawRequest[];
   /** Longest time of a legal request, in milliseconds, and which it was. */
   readonly slowestLegal: { readonly ms: number; readonly path: string };
 }
 
-const HUNG_MS = 2000;
+/** An answer that takes longer has hung, in milliseconds. */
+export const HUNG_MS = 2000;
 const MAX_WAIT_MS = 15_000;
 
 interface Answer {
@@ -57,11 +58,12 @@ export function sendRaw(
   });
 }
 
-/** Sends requests, some at a time, and reports what came of them. */
+/** Sends requests, some at a time, and reports what came of them; `hungMs` is the longest time an answer may take. */
 export async function sendAll(
   requests: readonly RawRequest[],
   target: Target,
   atOnce: number,
+  hungMs = HUNG_MS,
 ): Promise<StressReport> {
   const agent = new Agent({ keepAlive: true, maxSockets: atOnce });
   const serverErrors: RawRequest[] = [];
@@ -73,7 +75,7 @@ export async function sendAll(
       const { status, ms } = await sendRaw(one, target, agent);
       if (status !== null && status >= 500) serverErrors.push(one);
       // A connection that the server closes at once for a malformed request is an answer too.
-      if (ms > HUNG_MS) hung.push(one);
+      if (ms > hungMs) hung.push(one);
       if (one.legal && ms > slowestLegal.ms) slowestLegal = { ms, path: one.path };
     }
   };
