@@ -18,8 +18,8 @@ async function toDesk(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
 }
 async function anotherCase(page: Page): Promise<void> {
-  await page.keyboard.press('n');
-  await expect(words(page)).toBeFocused();
+  await page.getByRole('button', { name: /^Take a new enquiry/ }).click();
+  await expect(words(page)).toBeVisible();
 }
 const isChange = (url: URL): boolean => /\/api\/cases\/[^/]+\/events$/.test(url.pathname);
 
