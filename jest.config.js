@@ -3,6 +3,7 @@ export default {
   testEnvironment: 'node',
   // Generous: a shared machine has minutes in which everything takes ten times as long.
   testTimeout: 60_000,
+  maxWorkers: '100%',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [

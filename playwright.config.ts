@@ -8,7 +8,8 @@ export default defineConfig({
   timeout: 180_000,
   expect: { timeout: 40_000 },
   retries: process.env['CI'] ? 1 : 0,
-  workers: 1,
+  // Files side by side; each case belongs to one test.
+  workers: 2,
   reporter: 'list',
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,

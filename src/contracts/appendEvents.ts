@@ -114,7 +114,7 @@ export function appendEvents(
 ): AppendOutcome {
   const { events, refused } = readEvents(sent);
   const words = wordsBefore(wordsByPlant(record), log);
-  const pending = rebaseEvents(words, events, log);
+  const { pending } = rebaseEvents(words, events, log);
   const applied: StoredEvent[] = [];
   let after = record;
   for (const [i, one] of pending.entries()) {

@@ -11,7 +11,8 @@ export type WordsByPlant = ReadonlyMap<string, string>;
 /** Longest piece of words that a conflict quotes. */
 const MAX_QUOTED = 300;
 
-interface WordsEdit {
+/** What was done to the words of a plant. */
+export interface WordsEdit {
   readonly plantId: string;
   readonly edits: TextEdits;
 }
@@ -96,19 +97,26 @@ function rebaseOver(
   };
 }
 
+/** Pending events on top of what happened meanwhile, and what that does to the words on top of the pending events. */
+export interface Rebased {
+  readonly pending: readonly SentEvent[];
+  readonly arrived: readonly WordsEdit[];
+}
+
 function rebaseAll(
   words: WordsByPlant,
   theirs: StoredEvent,
   their: WordsEdit | null,
   pending: readonly SentEvent[],
-): readonly SentEvent[] {
+): Rebased {
   let [state, other] = [words, their];
-  return pending.map((event) => {
+  const rebased = pending.map((event) => {
     const done = rebaseOver(state, theirs, other, event);
     state = afterEdit(state, wordsEditOf(state, event.event));
     other = done.their;
     return done.mine;
   });
+  return { pending: rebased, arrived: other ? [other] : [] };
 }
 
 /**
@@ -121,16 +129,22 @@ export function rebaseEvents(
   words: WordsByPlant,
   pending: readonly SentEvent[],
   stored: readonly StoredEvent[],
-): readonly SentEvent[] {
+): Rebased {
   let [state, mine] = [words, pending];
+  const arrived: WordsEdit[] = [];
   for (const one of stored) {
     const edit = wordsEditOf(state, one.event);
     const own = mine.findIndex(({ id }) => id === one.id);
+    if (own === -1) {
+      const rebased = rebaseAll(state, one, edit, mine);
+      mine = rebased.pending;
+      arrived.push(...rebased.arrived);
+    }
     // Events before it were refused and set aside by their sender, or it could not have been sent on.
-    mine = own === -1 ? rebaseAll(state, one, edit, mine) : mine.slice(own + 1);
+    else mine = mine.slice(own + 1);
     state = afterEdit(state, edit);
   }
-  return mine;
+  return { pending: mine, arrived };
 }
 
 /** The pending events without the first, as if that had never been made; `words` are those before all of them. */
@@ -142,7 +156,8 @@ export function withoutFirst(
   if (!first || !edit) return rest;
   const undone = { plantId: edit.plantId, edits: invertEdits(edit.edits) };
   const taken: StoredEvent = { ...first, version: 1 };
-  return rebaseAll(afterEdit(words, edit), taken, undone, rest).map((event, i) => ({
+  const { pending } = rebaseAll(afterEdit(words, edit), taken, undone, rest);
+  return pending.map((event, i) => ({
     ...event,
     conflicts: rest[i]?.conflicts ?? [],
   }));

@@ -107,11 +107,18 @@ export function invertEdits(edits: TextEdits): TextEdits {
   });
 }
 
-/** Where a place of the text before the edits lies after them; before what was inserted there. */
-export function placeAfter(edits: TextEdits, place: number): number {
+/**
+ * Where a place of the text before the edits lies after them: before or behind what was inserted right there, behind what
+ * took the place of the words around it.
+ */
+export function placeAfter(
+  edits: TextEdits,
+  place: number,
+  side: 'before' | 'behind' = 'before',
+): number {
   let shift = 0;
   for (const { at, remove, insert } of edits) {
-    if (at >= place) break;
+    if (at > place || (at === place && (side === 'before' || remove !== ''))) break;
     if (at + remove.length > place) return at + shift + insert.length;
     shift += insert.length - remove.length;
   }

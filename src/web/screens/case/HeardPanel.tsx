@@ -11,7 +11,7 @@ import { Column, ColumnTitle, Quietly } from './layout.ts';
 import { MarkedText, type Mark } from './MarkedText.tsx';
 import { PART_WORDS } from './partWords.ts';
 import { SeveralPlants } from './SeveralPlants.tsx';
-import { useHappen, useTyping } from './useCase.ts';
+import { useEditsBetween, useHappen, useTyping } from './useCase.ts';
 
 const Part = styled.h3`
   font-size: 13px;
@@ -191,6 +191,7 @@ interface HeardPanelProps {
 /** The enquirer's words, what was understood of them, and one press to correct it. */
 export function HeardPanel({ plant, answer, onAdd }: HeardPanelProps) {
   const type = useTyping(plant.id);
+  const editsBetween = useEditsBetween(plant.id);
   const list = answer ? listEvidence(plant, answer) : [];
   useKeys({ 'alt+h': () => focusRow(rows()[0]) });
   return (
@@ -208,6 +209,7 @@ export function HeardPanel({ plant, answer, onAdd }: HeardPanelProps) {
         marks={marksOf(plant, answer)}
         max={MOST_CHARACTERS}
         onType={type}
+        editsBetween={editsBetween}
       />
       <SeveralPlants plant={plant} answer={answer} />
       <AddRow>

@@ -2,10 +2,10 @@ import { useLayoutEffect, useRef, useState, type CompositionEvent } from 'react'
 import { TextArea, TextField } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { storableText } from '../../../contracts/storableText.ts';
-import { typedEdit } from '../../../contracts/textEdits.ts';
+import { typedEdit, type TextEdits } from '../../../contracts/textEdits.ts';
 import { CharactersLeft } from '../../kit/fields.tsx';
+import { placeThrough } from '../../store/cases/arrivals.ts';
 import type { Typing } from '../../store/cases/changes.ts';
-import { samePlace } from './samePlace.ts';
 
 /** A stretch of the text that was understood, and how. */
 export interface Mark {
@@ -91,6 +91,9 @@ function pieces(
   return out;
 }
 
+/** What led from one text to another, step by step. */
+type EditsBetween = (before: string, after: string) => readonly TextEdits[];
+
 interface MarkedTextProps {
   readonly label: string;
   readonly value: string;
@@ -98,6 +101,7 @@ interface MarkedTextProps {
   /** Most characters. */
   readonly max: number;
   readonly onType: (typing: Omit<Typing, 'plantId'>) => void;
+  readonly editsBetween: EditsBetween;
 }
 
 /** What the box shows and where in it somebody is writing. */
@@ -107,8 +111,18 @@ interface Drawn {
   readonly writtenTo: number | null;
 }
 
+/** A selection keeps the words that it holds, and takes in none that arrive at its ends. */
+function selectionThrough(
+  steps: readonly TextEdits[],
+  start: number,
+  end: number,
+): [start: number, end: number] {
+  const to = placeThrough(steps, end, 'before');
+  return [start === end ? to : Math.min(to, placeThrough(steps, start, 'behind')), to];
+}
+
 /** Keeps the caret between the same words, and knows whether somebody goes on writing, when words of others arrive. */
-function useSteadyCaret(value: string) {
+function useSteadyCaret(value: string, editsBetween: EditsBetween) {
   const box = useRef<HTMLTextAreaElement>(null);
   const drawn = useRef<Drawn>({ value, writtenTo: null });
   // As they stand before this drawing: setting a value moves the caret to the end.
@@ -121,14 +135,14 @@ function useSteadyCaret(value: string) {
       selectionStart === before.length &&
       selectionEnd === before.length &&
       writtenTo !== selectionStart;
-    const moved = (place: number): number =>
-      isAtEnd ? value.length : samePlace(before, value, place);
+    const steps = editsBetween(before, value);
     drawn.current = {
       value,
-      writtenTo: writtenTo === null ? null : samePlace(before, value, writtenTo),
+      writtenTo: writtenTo === null ? null : placeThrough(steps, writtenTo, 'before'),
     };
-    if (box.current && document.activeElement === box.current)
-      box.current.setSelectionRange(moved(selectionStart), moved(selectionEnd));
+    if (!box.current || document.activeElement !== box.current) return;
+    if (isAtEnd) box.current.setSelectionRange(value.length, value.length);
+    else box.current.setSelectionRange(...selectionThrough(steps, selectionStart, selectionEnd));
     // Only a new value moves the caret.
   }, [value]);
   /** Takes in what this page typed itself, and tells whether it goes on from the last insertion. */
@@ -150,9 +164,9 @@ interface Composing {
 }
 
 /** A text box that shows under the words which of them were understood. */
-export function MarkedText({ label, value, marks, max, onType }: MarkedTextProps) {
+export function MarkedText({ label, value, marks, max, onType, editsBetween }: MarkedTextProps) {
   const behind = useRef<HTMLDivElement>(null);
-  const { box, write } = useSteadyCaret(value);
+  const { box, write } = useSteadyCaret(value, editsBetween);
   const [composing, setComposing] = useState<Composing | null>(null);
   const typed = (before: string, after: string): void => onType(write(before, storableText(after)));
   const type = (after: string): void => {

@@ -1,6 +1,8 @@
 import { createContext, useCallback, useContext } from 'react';
 import type { CaseEvent } from '../../../contracts/caseEvents.ts';
 import type { Problem } from '../../../contracts/problem.ts';
+import type { TextEdits } from '../../../contracts/textEdits.ts';
+import { editsBetween } from '../../store/cases/arrivals.ts';
 import { recordEvent, recordTyping, type Typing } from '../../store/cases/changes.ts';
 import { desk } from '../../store/page.ts';
 import { store } from '../../store/store.ts';
@@ -17,6 +19,18 @@ export function useCaseId(): string {
 export function useHappen(): (event: CaseEvent) => Problem | null {
   const caseId = useCaseId();
   return useCallback((event: CaseEvent) => recordEvent(store, desk, caseId, event), [caseId]);
+}
+
+/** What led from one text of a plant to another, step by step; asked when it is needed, as it draws nothing. */
+export function useEditsBetween(
+  plantId: string,
+): (before: string, after: string) => readonly TextEdits[] {
+  const caseId = useCaseId();
+  return useCallback(
+    (before: string, after: string) =>
+      editsBetween(store.getState().cases.byId[caseId]?.arrivals ?? [], plantId, before, after),
+    [caseId, plantId],
+  );
 }
 
 /** Records what was typed into the words of a plant. */

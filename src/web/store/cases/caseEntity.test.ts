@@ -193,6 +193,13 @@ function typeWord(
   return { entity: typed(entity, words.join(' ')), removed };
 }
 
+/** Takes in what is new; whatever that did to the words is known step by step. */
+function polled(entity: CaseEntity, log: readonly StoredEvent[]): CaseEntity {
+  const after = withStored(entity, log) ?? entity;
+  if (shown(after) !== shown(entity)) expect(after.arrivals.at(-1)?.after).toBe(shown(after));
+  return after;
+}
+
 it('comes to one case however the network treats it: as a plain model that applies every event once', () => {
   fc.assert(
     fc.property(
@@ -223,8 +230,7 @@ it('comes to one case however the network treats it: as a plain model that appli
             entities[who] = done.entity;
             written.add(word);
             done.removed.forEach((one) => removed.add(one));
-          } else if (step.kind === 'poll')
-            entities[who] = withStored(entityOf(who), server.log) ?? entityOf(who);
+          } else if (step.kind === 'poll') entities[who] = polled(entityOf(who), server.log);
           else if (step.kind === 'replay') {
             const late = old[i % Math.max(1, old.length)];
             if (late) server.append(late);

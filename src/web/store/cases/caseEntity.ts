@@ -4,6 +4,7 @@ import type { CaseRecord } from '../../../contracts/cases.ts';
 import type { Problem } from '../../../contracts/problem.ts';
 import { rebaseEvents, withoutFirst, wordsByPlant } from '../../../contracts/rebaseEvents.ts';
 import { applyEdits, diffText } from '../../../contracts/textEdits.ts';
+import { withArrivals, type Arrival } from './arrivals.ts';
 
 /** A change that the server has not acknowledged. */
 export interface PendingEvent extends SentEvent {
@@ -30,6 +31,8 @@ export interface CaseEntity {
   readonly pending: readonly PendingEvent[];
   readonly refused: readonly RefusedEvent[];
   readonly sync: SyncState;
+  /** What others did to words that this page showed, the newest last. */
+  readonly arrivals: readonly Arrival[];
 }
 
 /** What is sent and what happened before it. */
@@ -44,11 +47,14 @@ export function openedEntity(
   kept: Partial<Pick<CaseEntity, 'pending' | 'refused'>> = {},
 ): CaseEntity {
   const { pending = [], refused = [] } = kept;
-  return { confirmed, pending, refused, sync: { kind: 'idle' } };
+  return { confirmed, pending, refused, sync: { kind: 'idle' }, arrivals: [] };
 }
 
 /** The record with everything that was done, confirmed or not. */
-export function currentRecord({ confirmed, pending }: CaseEntity): CaseRecord {
+export function currentRecord({
+  confirmed,
+  pending,
+}: Pick<CaseEntity, 'confirmed' | 'pending'>): CaseRecord {
   return pending.reduce<CaseRecord>(
     (record, { event }) => applyCaseEvent(record, event),
     confirmed,
@@ -123,19 +129,18 @@ export function endSending(entity: CaseEntity, problem: Problem | null): CaseEnt
  * that the missing ones must be asked for.
  */
 export function withStored(entity: CaseEntity, stored: readonly StoredEvent[]): CaseEntity | null {
-  const { confirmed, pending, refused } = entity;
+  const { confirmed, pending, refused, arrivals } = entity;
   const fresh = stored.filter(({ version }) => version > confirmed.version);
   if (fresh.some(({ version }, i) => version !== confirmed.version + 1 + i)) return null;
   if (fresh.length === 0) return entity;
   const ids = new Set(fresh.map(({ id }) => id));
   const sent = new Map(pending.map((one) => [one.id, one.sent]));
+  const rebased = rebaseEvents(wordsByPlant(confirmed), pending, fresh);
   return {
     ...entity,
     confirmed: fresh.reduce<CaseRecord>(applyStoredEvent, confirmed),
-    pending: rebaseEvents(wordsByPlant(confirmed), pending, fresh).map((one) => ({
-      ...one,
-      sent: sent.get(one.id) ?? false,
-    })),
+    pending: rebased.pending.map((one) => ({ ...one, sent: sent.get(one.id) ?? false })),
+    arrivals: withArrivals(arrivals, wordsByPlant(currentRecord(entity)), rebased.arrived),
     refused: refused.filter(({ id }) => !ids.has(id)),
   };
 }

@@ -2,7 +2,8 @@ import { caseEventSchema, type CaseEvent, type SentEvent } from '../../../contra
 import { newId } from '../../../contracts/ids.ts';
 import { mergeEdits } from '../../../contracts/mergeEdits.ts';
 import { problemFrom, type Problem } from '../../../contracts/problem.ts';
-import { diffText, type TextEdits } from '../../../contracts/textEdits.ts';
+import { applyEdits, type TextEdits } from '../../../contracts/textEdits.ts';
+import { editsBetween } from './arrivals.ts';
 import type { CasesStore } from './caseSync.ts';
 import { changed } from './casesSlice.ts';
 import { selectRecord, type WithCases } from './selectors.ts';
@@ -44,6 +45,21 @@ export interface Typing {
   readonly continues: boolean;
 }
 
+/** Edits of `text` put on top of others that were made to it meanwhile. */
+function editsOnTop(
+  text: string,
+  steps: readonly TextEdits[],
+  edits: TextEdits,
+  continues: boolean,
+): TextEdits {
+  let [base, mine] = [text, edits];
+  for (const step of steps) {
+    mine = mergeEdits(base, step, mine, continues).second;
+    base = applyEdits(base, step) ?? base;
+  }
+  return mine;
+}
+
 /** Takes in that somebody typed. What arrived from others since the box was drawn stays. */
 export function recordTyping(
   store: ChangeStore,
@@ -51,11 +67,17 @@ export function recordTyping(
   caseId: string,
   { plantId, before, edits: typed, continues }: Typing,
 ): Problem | null {
-  const record = selectRecord(store.getState(), caseId);
+  const state = store.getState();
+  const record = selectRecord(state, caseId);
   const words = record?.plants.find(({ id }) => id === plantId)?.words;
   if (words === undefined) return null;
-  const edits =
-    words === before ? typed : mergeEdits(before, diffText(before, words), typed, continues).second;
+  const arrivals = state.cases.byId[caseId]?.arrivals ?? [];
+  const edits = editsOnTop(
+    before,
+    editsBetween(arrivals, plantId, before, words),
+    typed,
+    continues,
+  );
   if (edits.length === 0) return null;
   return recordEvent(store, who, caseId, {
     kind: 'words-edited',

@@ -23,9 +23,7 @@ export const selectRecord = createSelector(
   (state: WithCases, caseId: string) => entityOf(state, caseId)?.confirmed,
   (state: WithCases, caseId: string) => entityOf(state, caseId)?.pending,
   (confirmed, pending): CaseRecord | null =>
-    confirmed && pending
-      ? currentRecord({ confirmed, pending, refused: [], sync: { kind: 'idle' } })
-      : null,
+    confirmed && pending ? currentRecord({ confirmed, pending }) : null,
 );
 
 /** The plant whose tab is open. */
