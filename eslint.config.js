@@ -1,26 +1,89 @@
 import js from '@eslint/js';
 import { defineConfig } from 'eslint/config';
 import tseslint from 'typescript-eslint';
+import { noFolderCycles } from './scripts/lint/folderCycles.mjs';
 
-/** Forbids a layer to import the named folders; the pattern matches relative paths at any depth. */
-const mayNotImport = (layers, reason) => ({
+const PURE = {
+  regex: '^(node:|react|express|pg$|drizzle|yaml$|styled)',
+  message: 'The core is pure: no interface, server or Node code.',
+};
+
+/** Forbids imports from the named folders; the patterns match relative paths at any depth. */
+const mayNotImport = (folders, message, more = []) => ({
   'no-restricted-imports': [
     'error',
     {
       patterns: [
-        { regex: `^(\\.\\.?/)+(${layers.join('|')})(/|$)`, message: reason },
-        ...(reason.startsWith('The core')
-          ? [
-              {
-                regex: '^(node:|react|express|pg$|drizzle|yaml$|styled)',
-                message: 'The core is pure: no interface, server or Node code.',
-              },
-            ]
+        ...(folders.length > 0
+          ? [{ regex: `^(\\.\\.?/)+(${folders.join('|')})(/|$)`, message }]
           : []),
+        ...more,
       ],
     },
   ],
 });
+
+/** The folders of src from the bottom up: each imports only what stands before it. */
+const LAYERS = ['core', 'contracts', 'application', 'server', 'web', 'cli'];
+/** The same inside the core. */
+const CORE = [
+  'util',
+  'schema',
+  'timing',
+  'language',
+  'knowledge',
+  'library',
+  'diagnosis',
+  'advice',
+  'questions',
+  'consult',
+];
+const above = (layers, layer) => layers.slice(layers.indexOf(layer) + 1);
+
+/** Test helpers stand outside the layers; only tests use them. */
+const TEST_HELPERS = { regex: '/test/[^/]+$', message: 'Only tests use test helpers.' };
+const TESTS = ['**/*.test.ts', '**/*.test.tsx'];
+
+const layerRules = [
+  ...CORE.map((folder) => ({
+    files: [`src/core/${folder}/**/*.ts`],
+    rules: mayNotImport(
+      [...above(LAYERS, 'core'), ...above(CORE, folder)],
+      `core/${folder} imports only what is below it (see docs/architecture.md).`,
+      [PURE, TEST_HELPERS],
+    ),
+  })),
+  {
+    files: ['src/contracts/**/*.ts'],
+    rules: mayNotImport(above(LAYERS, 'contracts'), 'Contracts import only the core.', [
+      TEST_HELPERS,
+    ]),
+  },
+  {
+    files: ['src/application/**/*.ts'],
+    rules: mayNotImport(
+      above(LAYERS, 'application'),
+      'The application imports only the core and the contracts.',
+      [TEST_HELPERS],
+    ),
+  },
+  {
+    files: ['src/server/**/*.ts'],
+    rules: mayNotImport(['web', 'cli'], 'The server does not know the interface.', [TEST_HELPERS]),
+  },
+  {
+    files: ['src/web/**/*.{ts,tsx}'],
+    rules: mayNotImport(['server', 'cli'], 'The interface does not know the server.', [
+      TEST_HELPERS,
+    ]),
+  },
+  {
+    files: ['src/cli/**/*.ts'],
+    // Chaos drives the store of the pages without their screens.
+    ignores: ['src/cli/chaos/**'],
+    rules: mayNotImport(['web'], 'The command line does not know the interface.', [TEST_HELPERS]),
+  },
+].map((rule) => ({ ...rule, ignores: [...(rule.ignores ?? []), ...TESTS, 'src/test/**'] }));
 
 export default defineConfig(
   { ignores: ['dist', '.data', 'node_modules', 'src/server/db/migrations', 'test-results'] },
@@ -64,13 +127,6 @@ export default defineConfig(
   },
   {
     files: ['src/core/**/*.ts'],
-    rules: mayNotImport(
-      ['contracts', 'server', 'web', 'cli'],
-      'The core imports nothing above it.',
-    ),
-  },
-  {
-    files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-globals': ['error', 'process', 'window', 'document', 'fetch', 'Buffer'],
@@ -92,24 +148,9 @@ export default defineConfig(
     },
   },
   {
-    files: ['src/contracts/**/*.ts'],
-    rules: mayNotImport(['server', 'web', 'cli'], 'Contracts import only the core.'),
+    files: ['src/**/*.{ts,tsx}'],
+    plugins: { sounding: { rules: { 'no-folder-cycles': noFolderCycles } } },
+    rules: { 'sounding/no-folder-cycles': 'error' },
   },
-  {
-    files: ['src/server/**/*.ts'],
-    rules: mayNotImport(['web', 'cli'], 'The server imports only the core and the contracts.'),
-  },
-  {
-    files: ['src/web/**/*.{ts,tsx}'],
-    rules: mayNotImport(
-      ['server', 'cli'],
-      'The interface imports only the core and the contracts.',
-    ),
-  },
-  {
-    files: ['src/cli/**/*.ts'],
-    // Chaos drives the store of the pages without their screens.
-    ignores: ['src/cli/chaos/**'],
-    rules: mayNotImport(['web'], 'The command line does not import the interface.'),
-  },
+  ...layerRules,
 );

@@ -2,25 +2,25 @@ import bayes from 'bayesjs';
 import { readFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { z } from 'zod';
-import { answerConsult } from '../contracts/answerConsult.ts';
-import { createConsultant } from '../core/consult.ts';
+import { answerConsult } from '../application/answerConsult.ts';
+import { createConsultant } from '../core/consult/consult.ts';
 import { buildNetwork } from '../core/diagnosis/network.ts';
 import { weighAll } from '../core/diagnosis/posterior.ts';
-import { compileLibrary, type Compiled } from '../core/knowledge/compile.ts';
-import { FREQUENCY } from '../core/knowledge/scale.ts';
-import { causeSchema } from '../core/knowledge/schema/cause.ts';
+import { compileLibrary, type Compiled } from '../core/library/compile.ts';
+import { FREQUENCY } from '../core/schema/scale.ts';
+import { causeSchema } from '../core/schema/cause.ts';
 import {
   causeIdSchema,
   findingIdSchema,
   type FindingId,
   type PlantId,
-} from '../core/knowledge/schema/common.ts';
-import type { Library } from '../core/knowledge/schema/library.ts';
-import { makeEar } from '../core/ear.ts';
-import { seasonEvents } from '../core/season.ts';
+} from '../core/schema/common.ts';
+import type { Library } from '../core/schema/library.ts';
+import { makeEar } from '../core/library/ear.ts';
+import { seasonEvents } from '../core/consult/season.ts';
 import { outlookFor } from '../core/timing/outlook.ts';
 import { hear } from '../core/language/hear.ts';
-import { seeded } from '../core/random.ts';
+import { seeded } from '../core/util/random.ts';
 import { createAlmanacs } from '../core/timing/almanac.ts';
 import { dayOf } from '../core/timing/calendar.ts';
 import { generalNetwork } from './generalNetwork.ts';

@@ -1,13 +1,13 @@
 import { checkLibrary } from '../core/knowledge/check.ts';
-import { compileLibrary } from '../core/knowledge/compile.ts';
-import { checkQuality } from '../core/knowledge/quality.ts';
+import { compileLibrary } from '../core/library/compile.ts';
+import { checkQuality } from '../core/library/quality.ts';
 import {
   readLibrary,
   type KnowledgeFile,
   type KnowledgeIssue,
   type ReadLibrary,
 } from '../core/knowledge/read.ts';
-import { weakestPairs } from '../core/knowledge/separation.ts';
+import { weakestPairs } from '../core/library/separation.ts';
 import { issueLine, readKnowledgeFiles } from '../server/knowledge/loadLibrary.ts';
 import { checkReadability } from './readability.ts';
 

@@ -2,7 +2,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
-import { makeEar } from '../core/ear.ts';
+import { makeEar } from '../core/library/ear.ts';
 import { loadLibrary } from '../server/knowledge/loadLibrary.ts';
 import {
   judgeSentence,

@@ -1,5 +1,5 @@
-import { miniLibrary } from '../../tests/support/miniLibrary.ts';
-import { makeEar } from '../core/ear.ts';
+import { miniLibrary } from '../test/miniLibrary.ts';
+import { makeEar } from '../core/library/ear.ts';
 import {
   judgeSentence,
   labelledSentenceSchema,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import type { Compiled } from '../core/knowledge/compile.ts';
+import type { Compiled } from '../core/library/compile.ts';
 import { isAsking } from '../core/knowledge/careTopics.ts';
-import { findingIdSchema, plantIdSchema, type FindingId } from '../core/knowledge/schema/common.ts';
+import { findingIdSchema, plantIdSchema, type FindingId } from '../core/schema/common.ts';
 import { hear, type Ear, type Heard, type HeardFinding } from '../core/language/hear.ts';
 
 /** A sentence of an enquirer with what it says. */

@@ -1,4 +1,4 @@
-import { seeded } from '../core/random.ts';
+import { seeded } from '../core/util/random.ts';
 import { fitLogistic, fitNamed, sparseRows, type SparseRows } from './logistic.ts';
 
 const chance = (odds: number): number => 1 / (1 + Math.exp(-odds));

@@ -1,8 +1,8 @@
-import { answerConsult } from '../contracts/answerConsult.ts';
+import { answerConsult } from '../application/answerConsult.ts';
 import type { ConsultResponse } from '../contracts/consult.ts';
 import type { Problem } from '../contracts/problem.ts';
-import { createConsultant } from '../core/consult.ts';
-import type { Result } from '../core/result.ts';
+import { createConsultant } from '../core/consult/consult.ts';
+import type { Result } from '../core/util/result.ts';
 import { issueLine, loadLibrary } from '../server/knowledge/loadLibrary.ts';
 
 /** Answers one request body, as the server does. */

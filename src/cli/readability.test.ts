@@ -1,4 +1,4 @@
-import { readMini } from '../../tests/support/miniLibrary.ts';
+import { readMini } from '../test/miniLibrary.ts';
 import { checkReadability, gradeOf } from './readability.ts';
 
 /** Words, sentences and syllables counted by hand, then the formula of J. P. Kincaid and others, 1975 (recalled). */

@@ -1,12 +1,12 @@
 import { resolve } from 'node:path';
-import { makeDecision } from '../core/advice/decision.ts';
+import { makeDecision } from '../core/questions/decision.ts';
 import { buildNetwork, positionsIn, type Network } from '../core/diagnosis/network.ts';
 import { weighAll, type Posterior } from '../core/diagnosis/posterior.ts';
-import { rankQuestions, type Question } from '../core/diagnosis/questions.ts';
+import { rankQuestions, type Question } from '../core/questions/questions.ts';
 import { shortlist } from '../core/diagnosis/shortlist.ts';
-import type { Compiled } from '../core/knowledge/compile.ts';
-import type { PlantId } from '../core/knowledge/schema/common.ts';
-import { GAINED_LATER, LOSS_PER_MINUTE } from '../core/diagnosis/worth.ts';
+import type { Compiled } from '../core/library/compile.ts';
+import type { PlantId } from '../core/schema/common.ts';
+import { GAINED_LATER, LOSS_PER_MINUTE } from '../core/questions/worth.ts';
 import { createAlmanacs } from '../core/timing/almanac.ts';
 import { dayOf } from '../core/timing/calendar.ts';
 import { loadLibrary } from '../server/knowledge/loadLibrary.ts';

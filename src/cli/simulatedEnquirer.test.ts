@@ -1,7 +1,7 @@
-import { miniLibrary } from '../../tests/support/miniLibrary.ts';
-import { circumstancesAt, plantId } from '../../tests/support/setting.ts';
+import { miniLibrary } from '../test/miniLibrary.ts';
+import { circumstancesAt, plantId } from '../test/setting.ts';
 import { buildNetwork } from '../core/diagnosis/network.ts';
-import type { Question } from '../core/diagnosis/questions.ts';
+import type { Question } from '../core/questions/questions.ts';
 import { drawEnquirer } from './simulatedEnquirer.ts';
 
 const library = miniLibrary(

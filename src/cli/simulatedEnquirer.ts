@@ -1,12 +1,12 @@
-import { ANSWER_SURE } from '../core/diagnosis/drafts.ts';
+import { ANSWER_SURE } from '../core/questions/drafts.ts';
 import { reliabilityOf, type Report } from '../core/diagnosis/evidence.ts';
 import { presenceAt } from '../core/diagnosis/likelihood.ts';
 import type { Network } from '../core/diagnosis/network.ts';
-import type { Question } from '../core/diagnosis/questions.ts';
+import type { Question } from '../core/questions/questions.ts';
 import { shareOf } from '../core/diagnosis/weigh.ts';
-import type { Compiled } from '../core/knowledge/compile.ts';
-import type { FindingId } from '../core/knowledge/schema/common.ts';
-import { seeded } from '../core/random.ts';
+import type { Compiled } from '../core/library/compile.ts';
+import type { FindingId } from '../core/schema/common.ts';
+import { seeded } from '../core/util/random.ts';
 
 /** What is so in one simulated enquiry. */
 export interface Truth {

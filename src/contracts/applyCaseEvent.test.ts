@@ -1,4 +1,4 @@
-import { OPENED_CASE } from '../../tests/support/caseRecord.ts';
+import { OPENED_CASE } from '../test/caseRecord.ts';
 import { applyCaseEvent } from './applyCaseEvent.ts';
 import type { CaseEvent, LoggedEvent } from './caseEvents.ts';
 import { NO_PLAN, type CaseRecord } from './cases.ts';

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
 import { VERDICTS } from '../core/advice/verdict.ts';
-import { RUNGS } from '../core/knowledge/schema/treatment.ts';
-import { CATEGORIES } from '../core/knowledge/schema/cause.ts';
+import { RUNGS } from '../core/schema/treatment.ts';
+import { CATEGORIES } from '../core/schema/cause.ts';
 import { parseDay } from '../core/timing/calendar.ts';
 
 /** Longest account of one enquiry, in characters: several pages of a letter. */

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'drizzle-orm';
 import request from 'supertest';
-import { library, openServer } from '../../tests/support/serverApp.ts';
+import { library, openServer } from '../test/serverApp.ts';
 import { applyCaseEvent } from '../contracts/applyCaseEvent.ts';
-import { sentEvent, wordsEvent } from '../../tests/support/sentEvents.ts';
+import { sentEvent, wordsEvent } from '../test/sentEvents.ts';
 import { appendedSchema, type CaseEvent, type SentEvent } from '../contracts/caseEvents.ts';
 import {
   caseRecordSchema,

@@ -4,7 +4,7 @@ import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
-import type { Library } from '../core/knowledge/schema/library.ts';
+import type { Library } from '../core/schema/library.ts';
 import { caseRoutes } from './cases/routes.ts';
 import type { ClinicOffice } from './clinic/office.ts';
 import { clinicRoutes } from './clinic/routes.ts';

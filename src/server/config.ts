@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { parseDay } from '../core/timing/calendar.ts';
-import { fail, ok, type Result } from '../core/result.ts';
+import { fail, ok, type Result } from '../core/util/result.ts';
 
 const configSchema = z.object({
   DATABASE_URL: z

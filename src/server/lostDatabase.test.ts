@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'drizzle-orm';
 import request from 'supertest';
-import { openDatabaseProxy } from '../../tests/support/databaseProxy.ts';
-import { sentEvent, wordsEvent } from '../../tests/support/sentEvents.ts';
-import { openOwnDatabase, openServer } from '../../tests/support/serverApp.ts';
+import { openDatabaseProxy } from '../test/databaseProxy.ts';
+import { sentEvent, wordsEvent } from '../test/sentEvents.ts';
+import { openOwnDatabase, openServer } from '../test/serverApp.ts';
 import { clinics } from './db/schema.ts';
 import { isFromNewerVersion } from './db/schemaVersion.ts';
 

@@ -11,7 +11,7 @@ import { seedWeather } from './demo/weather.ts';
 import { connect, type Connection } from './db/connect.ts';
 import { errorCode, isTransient, summarizeError } from './db/errors.ts';
 import { isFromNewerVersion } from './db/schemaVersion.ts';
-import type { Library } from '../core/knowledge/schema/library.ts';
+import type { Library } from '../core/schema/library.ts';
 import { issueLine, readCheckedLibrary } from './knowledge/loadLibrary.ts';
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { library } from '../support/wholeLibrary.ts';
-import { makeEar } from '../../src/core/ear.ts';
+import { makeEar } from '../../src/core/library/ear.ts';
 import { saidAmounts } from '../../src/core/language/amounts.ts';
 import { hear } from '../../src/core/language/hear.ts';
 import { mixedUpLengths, oddLengths } from '../../src/core/language/measures.ts';

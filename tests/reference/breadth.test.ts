@@ -1,5 +1,5 @@
 import { isCareTopic } from '../../src/core/knowledge/careTopics.ts';
-import type { Category } from '../../src/core/knowledge/schema/cause.ts';
+import type { Category } from '../../src/core/schema/cause.ts';
 import { library } from '../support/wholeLibrary.ts';
 
 const plants = [...library.plants.values()];

@@ -1,8 +1,8 @@
-import type { WindowRule } from '../../src/core/knowledge/schema/window.ts';
+import type { WindowRule } from '../../src/core/schema/window.ts';
 import { createAlmanacs } from '../../src/core/timing/almanac.ts';
 import { addDays, isoDay, type Day } from '../../src/core/timing/calendar.ts';
 import { accumulate, reachedAt } from '../../src/core/timing/seasonYear.ts';
-import { causeId, day, plantId } from '../support/setting.ts';
+import { causeId, day, plantId } from '../../src/test/setting.ts';
 import { library } from '../support/wholeLibrary.ts';
 
 // Events of pests and diseases by degree-days, from the published work named beside each table and recalled, not read again:

@@ -2,10 +2,10 @@ import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
-import { createConsultant, type Answer } from '../../src/core/consult.ts';
-import { enquiry } from '../support/enquiry.ts';
+import { createConsultant, type Answer } from '../../src/core/consult/consult.ts';
+import { enquiry } from '../../src/test/enquiry.ts';
 import { library } from '../support/wholeLibrary.ts';
-import { day, findingId, plantId } from '../support/setting.ts';
+import { day, findingId, plantId } from '../../src/test/setting.ts';
 
 const consultant = createConsultant(library);
 

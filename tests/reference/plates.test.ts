@@ -1,4 +1,4 @@
-import { readPlate } from '../../src/core/knowledge/schema/plate.ts';
+import { readPlate } from '../../src/core/schema/plate.ts';
 import { library } from '../support/wholeLibrary.ts';
 import { drawPlate } from '../../src/web/plates/drawPlate.ts';
 

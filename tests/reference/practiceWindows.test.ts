@@ -1,8 +1,8 @@
-import { causeId, day } from '../support/setting.ts';
+import { causeId, day } from '../../src/test/setting.ts';
 import { createAlmanacs, type Almanac } from '../../src/core/timing/almanac.ts';
 import { addDays, civil, isoDay, type Day } from '../../src/core/timing/calendar.ts';
 import { weeksBelow } from '../../src/core/timing/degreeDays.ts';
-import type { WindowRule } from '../../src/core/knowledge/schema/window.ts';
+import type { WindowRule } from '../../src/core/schema/window.ts';
 import { library } from '../support/wholeLibrary.ts';
 
 // Common practice of plant clinics, with no published source unless one is named beside the check.

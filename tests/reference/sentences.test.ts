@@ -7,13 +7,9 @@ import {
   labelledSentenceSchema,
   scoreSentences,
 } from '../../src/cli/labelledSentences.ts';
-import { makeEar } from '../../src/core/ear.ts';
+import { makeEar } from '../../src/core/library/ear.ts';
 import { isAsking } from '../../src/core/knowledge/careTopics.ts';
-import {
-  findingIdSchema,
-  type FindingId,
-  type PlantId,
-} from '../../src/core/knowledge/schema/common.ts';
+import { findingIdSchema, type FindingId, type PlantId } from '../../src/core/schema/common.ts';
 import { hear } from '../../src/core/language/hear.ts';
 import { library } from '../support/wholeLibrary.ts';
 

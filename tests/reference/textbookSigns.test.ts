@@ -1,5 +1,5 @@
-import { answerConsult } from '../../src/contracts/answerConsult.ts';
-import { createConsultant } from '../../src/core/consult.ts';
+import { answerConsult } from '../../src/application/answerConsult.ts';
+import { createConsultant } from '../../src/core/consult/consult.ts';
 import { library } from '../support/wholeLibrary.ts';
 
 const consultant = createConsultant(library);

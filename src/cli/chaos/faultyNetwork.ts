@@ -1,6 +1,6 @@
 import type { Problem } from '../../contracts/problem.ts';
-import { fail } from '../../core/result.ts';
-import type { Api } from '../../web/store/api.ts';
+import { fail } from '../../core/util/result.ts';
+import type { Api } from '../../web/api/api.ts';
 import type { Ledger } from './ledger.ts';
 import { pause } from './ledger.ts';
 

@@ -1,9 +1,9 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import pg from 'pg';
-import { seeded } from '../../core/random.ts';
+import { seeded } from '../../core/util/random.ts';
 import { newId } from '../../contracts/ids.ts';
 import type { CaseRecord } from '../../contracts/cases.ts';
-import { createApi } from '../../web/store/api.ts';
+import { createApi } from '../../web/api/api.ts';
 import { BrowserClient, startBrowser } from './browserClient.ts';
 import { FaultyNetwork, throughNetwork } from './faultyNetwork.ts';
 import { Ledger, pause, untilDone } from './ledger.ts';

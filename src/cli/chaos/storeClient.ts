@@ -1,13 +1,13 @@
 import { newId } from '../../contracts/ids.ts';
 import { diffText } from '../../contracts/textEdits.ts';
 import type { CaseRecord } from '../../contracts/cases.ts';
-import type { Api } from '../../web/store/api.ts';
+import type { Api } from '../../web/api/api.ts';
 import { recordEvent, recordTyping } from '../../web/store/cases/changes.ts';
 import { caseLeft, caseShown } from '../../web/store/cases/casesSlice.ts';
 import { loadCase, type ChainServices } from '../../web/store/cases/chains.ts';
 import { openMemoryOutbox } from '../../web/store/cases/outbox.ts';
 import { selectRecord } from '../../web/store/cases/selectors.ts';
-import { startSync } from '../../web/store/cases/startSync.ts';
+import { startSync } from '../../web/store/startSync.ts';
 import { onlyWriter } from '../../web/store/cases/writers.ts';
 import { makeStore } from '../../web/store/store.ts';
 import type { Ledger } from './ledger.ts';

@@ -4,7 +4,7 @@ import type { AddressInfo } from 'node:net';
 import request from 'supertest';
 import { hostileRequests } from './hostileRequests.ts';
 import { sendAll } from './sendRequests.ts';
-import { openOwnDatabase, openServer } from '../../../tests/support/serverApp.ts';
+import { openOwnDatabase, openServer } from '../../test/serverApp.ts';
 import { problemSchema } from '../../contracts/problem.ts';
 import { checkBody } from '../../server/http/storableBody.ts';
 

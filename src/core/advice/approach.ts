@@ -1,4 +1,4 @@
-import { RUNGS, type Rung, type Treatment } from '../knowledge/schema/treatment.ts';
+import { RUNGS, type Rung, type Treatment } from '../schema/treatment.ts';
 import type { Approach } from './context.ts';
 
 const upTo = (last: Rung): ReadonlySet<Rung> => new Set(RUNGS.slice(0, RUNGS.indexOf(last) + 1));

@@ -1,16 +1,16 @@
-import type { Compiled } from '../knowledge/compile.ts';
+import type { Compiled } from '../library/compile.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
-import { BURDEN, EFFECT, HARM, RISK } from '../knowledge/scale.ts';
+import { BURDEN, EFFECT, HARM, RISK } from '../schema/scale.ts';
 import {
   isSeasonless,
   suits,
   type Cause,
   type Harm,
   type TreatmentOption,
-} from '../knowledge/schema/cause.ts';
-import type { Treatment } from '../knowledge/schema/treatment.ts';
-import type { WindowRule } from '../knowledge/schema/window.ts';
+} from '../schema/cause.ts';
+import type { Treatment } from '../schema/treatment.ts';
+import type { WindowRule } from '../schema/window.ts';
 import type { WindowState } from '../timing/windows.ts';
 import type { AdviceContext } from './context.ts';
 

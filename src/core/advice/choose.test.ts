@@ -1,11 +1,11 @@
-import { day } from '../../../tests/support/setting.ts';
-import { causeSchema } from '../knowledge/schema/cause.ts';
-import { treatmentSchema } from '../knowledge/schema/treatment.ts';
+import { day } from '../../test/setting.ts';
+import { causeSchema } from '../schema/cause.ts';
+import { treatmentSchema } from '../schema/treatment.ts';
 import { addDays } from '../timing/calendar.ts';
 import type { WindowState } from '../timing/windows.ts';
 import type { Candidate, Suspect } from './candidates.ts';
 import { chooseSteps } from './choose.ts';
-import type { Judged } from './safety/judge.ts';
+import type { Judged } from './safetyJudge.ts';
 
 const TODAY = day('2026-06-13');
 const suspect = (id: string, probability: number, harm = 6): Suspect => ({

@@ -1,10 +1,10 @@
-import { BURDEN, EFFECT } from '../knowledge/scale.ts';
-import type { CauseId } from '../knowledge/schema/common.ts';
-import { RUNGS, type Rung, type Treatment } from '../knowledge/schema/treatment.ts';
+import { BURDEN, EFFECT } from '../schema/scale.ts';
+import type { CauseId } from '../schema/common.ts';
+import { RUNGS, type Rung, type Treatment } from '../schema/treatment.ts';
 import { daysUntil } from '../timing/windows.ts';
 import type { Day } from '../timing/calendar.ts';
 import { expectedGain } from './candidates.ts';
-import type { Judged } from './safety/judge.ts';
+import type { Judged } from './safetyJudge.ts';
 
 /** Steps that a caller can take in, now and later. */
 const MOST_STEPS = { now: 5, later: 3 } as const;

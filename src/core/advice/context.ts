@@ -1,5 +1,5 @@
-import type { FindingId, PlantId } from '../knowledge/schema/common.ts';
-import type { Traits } from '../knowledge/schema/plant.ts';
+import type { FindingId, PlantId } from '../schema/common.ts';
+import type { Traits } from '../schema/plant.ts';
 import type { Almanac } from '../timing/almanac.ts';
 import type { Day } from '../timing/calendar.ts';
 

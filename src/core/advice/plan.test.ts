@@ -1,7 +1,7 @@
-import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
-import { adviceContext } from '../../../tests/support/adviceContext.ts';
-import { day, findingId, plantId } from '../../../tests/support/setting.ts';
-import type { Compiled } from '../knowledge/compile.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { adviceContext } from '../../test/adviceContext.ts';
+import { day, findingId, plantId } from '../../test/setting.ts';
+import type { Compiled } from '../library/compile.ts';
 import { buildNetwork } from '../diagnosis/network.ts';
 import { weighAll } from '../diagnosis/posterior.ts';
 import type { AdviceContext } from './context.ts';

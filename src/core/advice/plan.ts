@@ -1,19 +1,19 @@
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
-import type { Compiled } from '../knowledge/compile.ts';
+import type { Compiled } from '../library/compile.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
-import type { Cause } from '../knowledge/schema/cause.ts';
-import type { Rung, Treatment } from '../knowledge/schema/treatment.ts';
-import type { View } from '../knowledge/schema/view.ts';
-import type { WindowRule } from '../knowledge/schema/window.ts';
-import { midSentence } from '../midSentence.ts';
+import type { Cause } from '../schema/cause.ts';
+import type { Rung, Treatment } from '../schema/treatment.ts';
+import type { View } from '../schema/view.ts';
+import type { WindowRule } from '../schema/window.ts';
+import { midSentence } from '../util/midSentence.ts';
 import { addDays, type Day } from '../timing/calendar.ts';
 import { daysUntil, type WindowState } from '../timing/windows.ts';
 import { hiddenBy } from './approach.ts';
 import { gatherCandidates, suspectsOf } from './candidates.ts';
 import { chooseSteps, type Chosen } from './choose.ts';
 import type { AdviceContext } from './context.ts';
-import { judge, type Judged } from './safety/judge.ts';
+import { judge, type Judged } from './safetyJudge.ts';
 import { leadOf, verdictOf, type Lead, type Verdict } from './verdict.ts';
 import { channelCaution, headlineOf, STANDING, whenInWords } from './wording.ts';
 

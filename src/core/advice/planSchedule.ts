@@ -1,7 +1,7 @@
-import type { Compiled } from '../knowledge/compile.ts';
-import type { PlantId } from '../knowledge/schema/common.ts';
-import type { Treatment } from '../knowledge/schema/treatment.ts';
-import type { WindowRule } from '../knowledge/schema/window.ts';
+import type { Compiled } from '../library/compile.ts';
+import type { PlantId } from '../schema/common.ts';
+import type { Treatment } from '../schema/treatment.ts';
+import type { WindowRule } from '../schema/window.ts';
 import {
   scheduleFor,
   type PlannedStep,

@@ -1,7 +1,7 @@
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
-import { whyLeft, type Cause } from '../knowledge/schema/cause.ts';
+import { whyLeft, type Cause } from '../schema/cause.ts';
 import type { Day } from '../timing/calendar.ts';
 import { daysUntil } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';

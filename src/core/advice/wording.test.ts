@@ -1,4 +1,4 @@
-import { day } from '../../../tests/support/setting.ts';
+import { day } from '../../test/setting.ts';
 import { whenInWords } from './wording.ts';
 
 const today = day('2026-06-24');

@@ -1,11 +1,11 @@
 import { isCareTopic } from '../knowledge/careTopics.ts';
-import { whyLeft, type Cause } from '../knowledge/schema/cause.ts';
+import { whyLeft, type Cause } from '../schema/cause.ts';
 import { dayInWords, type Day } from '../timing/calendar.ts';
 import type { WindowState } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
 import type { AdviceContext, Channel } from './context.ts';
 import { nextOf, type Lead, type Verdict } from './verdict.ts';
-import { midSentence } from '../midSentence.ts';
+import { midSentence } from '../util/midSentence.ts';
 
 /** Standing sentences of caution. */
 export const STANDING = {

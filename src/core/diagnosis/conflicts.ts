@@ -1,5 +1,5 @@
-import type { Compiled } from '../knowledge/compile.ts';
-import type { FindingId } from '../knowledge/schema/common.ts';
+import type { Compiled } from '../library/compile.ts';
+import type { FindingId } from '../schema/common.ts';
 import type { Report } from './evidence.ts';
 import { jointly, priorChance } from './likelihood.ts';
 import type { Network } from './network.ts';

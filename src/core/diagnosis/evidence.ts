@@ -1,4 +1,4 @@
-import type { FindingId } from '../knowledge/schema/common.ts';
+import type { FindingId } from '../schema/common.ts';
 
 /** One report about a plant, before weighing. */
 export interface Report {

@@ -1,5 +1,5 @@
-import type { CauseId, FindingId } from '../knowledge/schema/common.ts';
-import { decibans } from '../maths.ts';
+import type { CauseId, FindingId } from '../schema/common.ts';
+import { decibans } from '../util/maths.ts';
 import { likelihoodAt } from './likelihood.ts';
 import { FIRST_SINGLE, NOTHING_WRONG, positionsIn, type Network } from './network.ts';
 import type { Posterior } from './posterior.ts';

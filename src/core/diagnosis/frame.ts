@@ -1,5 +1,5 @@
-import type { Compiled } from '../knowledge/compile.ts';
-import type { CauseId, PlantId } from '../knowledge/schema/common.ts';
+import type { Compiled } from '../library/compile.ts';
+import type { CauseId, PlantId } from '../schema/common.ts';
 import { causesOfHosts, hostsOf, type HostCauses, type HostShare } from './hosts.ts';
 import { stagedNodes, type StagedNodes } from './nodes.ts';
 import { listPairs, type Pairs } from './pairs.ts';

@@ -1,9 +1,9 @@
-import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
-import { circumstancesAt, findingId, plantId } from '../../../tests/support/setting.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { circumstancesAt, findingId, plantId } from '../../test/setting.ts';
 import { buildNetwork, FIRST_SINGLE } from './network.ts';
 import { likelihoodAt } from './likelihood.ts';
 import { hostChances, weighAll } from './posterior.ts';
-import { rankQuestions } from './questions.ts';
+import { rankQuestions } from '../questions/questions.ts';
 
 const PLANTS = [
   { id: 'maple', name: 'Maple', rank: 'genus', source: 'judgement' },

@@ -1,7 +1,7 @@
-import { commonnessOf, popularityOf, type Compiled } from '../knowledge/compile.ts';
-import { isSeasonless, type Cause } from '../knowledge/schema/cause.ts';
-import type { PlantId } from '../knowledge/schema/common.ts';
-import { tabulate } from '../maths.ts';
+import { commonnessOf, popularityOf, type Compiled } from '../library/compile.ts';
+import { isSeasonless, type Cause } from '../schema/cause.ts';
+import type { PlantId } from '../schema/common.ts';
+import { tabulate } from '../util/maths.ts';
 import type { Almanac } from '../timing/almanac.ts';
 import type { Day } from '../timing/calendar.ts';
 import { learnedFactors, type Experience } from './learning.ts';

@@ -1,6 +1,6 @@
-import { causeIdSchema } from '../knowledge/schema/common.ts';
-import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
-import { circumstancesAt, plantId } from '../../../tests/support/setting.ts';
+import { causeIdSchema } from '../schema/common.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { circumstancesAt, plantId } from '../../test/setting.ts';
 import { experienceIn, learnedFactors, LIBRARY_CASES, MOST_FACTOR } from './learning.ts';
 import { buildNetwork } from './network.ts';
 

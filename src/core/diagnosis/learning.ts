@@ -1,5 +1,5 @@
-import type { CauseId } from '../knowledge/schema/common.ts';
-import { sum } from '../maths.ts';
+import type { CauseId } from '../schema/common.ts';
+import { sum } from '../util/maths.ts';
 
 /** How a cause was confirmed after the advice. */
 export const CONFIRMATIONS = ['laboratory', 'in-hand', 'photograph', 'enquirer'] as const;

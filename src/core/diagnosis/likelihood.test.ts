@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
-import { circumstancesAt, findingId, plantId } from '../../../tests/support/setting.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { circumstancesAt, findingId, plantId } from '../../test/setting.ts';
 import type { Report } from './evidence.ts';
 import { jointly, likelihoodAt, multiplyAll, priorChance, type Likelihood } from './likelihood.ts';
 import { buildNetwork } from './network.ts';

@@ -1,4 +1,4 @@
-import { tabulate } from '../maths.ts';
+import { tabulate } from '../util/maths.ts';
 import {
   firstPair,
   FIRST_SINGLE,

@@ -1,6 +1,6 @@
-import type { Compiled } from '../knowledge/compile.ts';
-import type { Cause } from '../knowledge/schema/cause.ts';
-import type { CauseId, FindingId, PlantId } from '../knowledge/schema/common.ts';
+import type { Compiled } from '../library/compile.ts';
+import type { Cause } from '../schema/cause.ts';
+import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 import { frameOf } from './frame.ts';
 import { weighHosts, type Circumstances, type HostShare } from './hosts.ts';
 import { nodesOn, type FindingNode, type StagedNodes } from './nodes.ts';

@@ -1,7 +1,7 @@
-import { backgroundOf, type Compiled } from '../knowledge/compile.ts';
-import type { Cause } from '../knowledge/schema/cause.ts';
-import type { FindingId } from '../knowledge/schema/common.ts';
-import { remembering } from '../remembering.ts';
+import { backgroundOf, type Compiled } from '../library/compile.ts';
+import type { Cause } from '../schema/cause.ts';
+import type { FindingId } from '../schema/common.ts';
+import { remembering } from '../util/remembering.ts';
 import type { Circumstances } from './hosts.ts';
 
 /** A node of the network: a finding and the chance that each cause of the host leaves it unshown. */

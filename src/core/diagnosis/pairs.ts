@@ -1,4 +1,4 @@
-import type { Cause } from '../knowledge/schema/cause.ts';
+import type { Cause } from '../schema/cause.ts';
 
 /** How much likelier a pair is when one cause invites the other. */
 const LINKED_PAIR_FACTOR = 6;

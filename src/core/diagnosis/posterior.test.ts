@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
-import { circumstancesAt, findingId, plantId } from '../../../tests/support/setting.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { circumstancesAt, findingId, plantId } from '../../test/setting.ts';
 import type { Report } from './evidence.ts';
 import { presenceAt } from './likelihood.ts';
 import { buildNetwork, type Network } from './network.ts';

@@ -1,5 +1,5 @@
-import type { Compiled } from '../knowledge/compile.ts';
-import type { CauseId } from '../knowledge/schema/common.ts';
+import type { Compiled } from '../library/compile.ts';
+import type { CauseId } from '../schema/common.ts';
 import type { Report } from './evidence.ts';
 import { multiplyAll } from './likelihood.ts';
 import {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import type { Cause } from '../knowledge/schema/cause.ts';
-import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
+import type { Cause } from '../schema/cause.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
 import { listPairs, type Pairs } from './pairs.ts';
 import { mixPriors, type WeighedHost } from './prior.ts';
 

@@ -1,4 +1,4 @@
-import { sum, tabulate } from '../maths.ts';
+import { sum, tabulate } from '../util/maths.ts';
 import type { Pairs } from './pairs.ts';
 
 /** Prior shares of the kinds of hypothesis; our own estimates, near "about one question in five is no problem". */

@@ -1,4 +1,4 @@
-import { columnMaker, entropyNats, tabulate } from '../maths.ts';
+import { columnMaker, entropyNats, tabulate } from '../util/maths.ts';
 import { NONE } from './likelihood.ts';
 import { NOT_IN_LIBRARY, positionsIn, unknownCauseChance, type Network } from './network.ts';
 import type { FindingNode } from './nodes.ts';

@@ -1,4 +1,4 @@
-import type { Compiled } from '../knowledge/compile.ts';
+import type { Compiled } from '../library/compile.ts';
 import type { Report } from './evidence.ts';
 import { likelihoodInProportion, type Likelihood } from './likelihood.ts';
 import type { Network } from './network.ts';

@@ -1,5 +1,5 @@
-import type { Compiled } from '../knowledge/compile.ts';
-import type { FindingId } from '../knowledge/schema/common.ts';
+import type { Compiled } from '../library/compile.ts';
+import type { FindingId } from '../schema/common.ts';
 import { reliabilityOf, reportLikelihood, type Report } from './evidence.ts';
 import { likelihoodFrom, likelihoodInProportion, type Likelihood } from './likelihood.ts';
 import type { Network } from './network.ts';

@@ -1,7 +1,7 @@
 import { isCareTopic } from '../knowledge/careTopics.ts';
-import type { Cause } from '../knowledge/schema/cause.ts';
-import type { FindingId } from '../knowledge/schema/common.ts';
-import { findingIdSchema } from '../knowledge/schema/common.ts';
+import type { Cause } from '../schema/cause.ts';
+import type { FindingId } from '../schema/common.ts';
+import { findingIdSchema } from '../schema/common.ts';
 import type { Likeness } from '../language/descriptions.ts';
 import { NONE } from './likelihood.ts';
 import type { Network } from './network.ts';

@@ -3,11 +3,11 @@ import {
   treatmentIdSchema,
   type FindingId,
   type TreatmentId,
-} from './schema/common.ts';
-import { causeSchema, type CareTopic, type Cause } from './schema/cause.ts';
-import { findingSchema, type Finding } from './schema/finding.ts';
-import { treatmentSchema, type Treatment } from './schema/treatment.ts';
-import { midSentence } from '../midSentence.ts';
+} from '../schema/common.ts';
+import { causeSchema, type CareTopic, type Cause } from '../schema/cause.ts';
+import { findingSchema, type Finding } from '../schema/finding.ts';
+import { treatmentSchema, type Treatment } from '../schema/treatment.ts';
+import { midSentence } from '../util/midSentence.ts';
 
 /** Id of the finding that the enquirer asks about a topic. */
 const ASKING = 'asks-';

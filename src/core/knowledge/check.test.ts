@@ -1,4 +1,4 @@
-import { REFERENCE_PLACE } from '../../../tests/support/miniLibrary.ts';
+import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
 import { checkLibrary } from './check.ts';
 import { readLibrary, type KnowledgeFile, type KnowledgeIssue } from './read.ts';
 

@@ -1,8 +1,8 @@
 import { WORD_MODEL_FILE, type KnowledgeIssue, type ReadLibrary } from './read.ts';
-import type { Cause } from './schema/cause.ts';
-import type { WindowRule } from './schema/window.ts';
-import type { Library } from './schema/library.ts';
-import { UNPUBLISHED } from './schema/source.ts';
+import type { Cause } from '../schema/cause.ts';
+import type { WindowRule } from '../schema/window.ts';
+import type { Library } from '../schema/library.ts';
+import { UNPUBLISHED } from '../schema/source.ts';
 
 /** Patterns of an application rate; rates come from the label in the user's hand, never from the library. */
 const RATE =

@@ -1,6 +1,6 @@
-import { SUSCEPTIBILITY } from './scale.ts';
-import type { Cause } from './schema/cause.ts';
-import type { CauseId, PlantId } from './schema/common.ts';
+import { SUSCEPTIBILITY } from '../schema/scale.ts';
+import type { Cause } from '../schema/cause.ts';
+import type { CauseId, PlantId } from '../schema/common.ts';
 import type { Taxonomy } from './taxonomy.ts';
 
 /** The causes that a plant can have, each with a factor above 0 on how common it is. */

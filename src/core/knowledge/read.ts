@@ -1,14 +1,14 @@
 import { z } from 'zod';
-import { fail, ok, type Result } from '../result.ts';
-import { careTopicSchema, causeSchema } from './schema/cause.ts';
-import { findingGroupSchema, findingSchema, wordClassesSchema } from './schema/finding.ts';
-import type { Library } from './schema/library.ts';
-import { placeSchema } from './schema/place.ts';
-import { plantSchema } from './schema/plant.ts';
-import { sourceSchema } from './schema/source.ts';
-import { treatmentSchema } from './schema/treatment.ts';
-import { viewSchema } from './schema/view.ts';
-import { wordModelSchema, type WordModelText } from './schema/wordModel.ts';
+import { fail, ok, type Result } from '../util/result.ts';
+import { careTopicSchema, causeSchema } from '../schema/cause.ts';
+import { findingGroupSchema, findingSchema, wordClassesSchema } from '../schema/finding.ts';
+import type { Library } from '../schema/library.ts';
+import { placeSchema } from '../schema/place.ts';
+import { plantSchema } from '../schema/plant.ts';
+import { sourceSchema } from '../schema/source.ts';
+import { treatmentSchema } from '../schema/treatment.ts';
+import { viewSchema } from '../schema/view.ts';
+import { wordModelSchema, type WordModelText } from '../schema/wordModel.ts';
 import { hashText } from './hash.ts';
 
 /** One parsed YAML file of the library. `file` is its path below `knowledge/`. */

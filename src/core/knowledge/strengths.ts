@@ -1,6 +1,6 @@
-import { FREQUENCY, type Frequency } from './scale.ts';
-import type { Cause } from './schema/cause.ts';
-import type { CauseId, FindingId } from './schema/common.ts';
+import { FREQUENCY, type Frequency } from '../schema/scale.ts';
+import type { Cause } from '../schema/cause.ts';
+import type { CauseId, FindingId } from '../schema/common.ts';
 
 /** P(finding | cause) for what a cause shows, general findings included. */
 export type Strengths = ReadonlyMap<FindingId, number>;

@@ -1,7 +1,7 @@
-import { causeId, plantId } from '../../../tests/support/setting.ts';
-import { causeSchema } from './schema/cause.ts';
+import { causeId, plantId } from '../../test/setting.ts';
+import { causeSchema } from '../schema/cause.ts';
 import { buildHosting } from './hosting.ts';
-import { plantSchema } from './schema/plant.ts';
+import { plantSchema } from '../schema/plant.ts';
 import { buildTaxonomy } from './taxonomy.ts';
 
 const plant = (id: string, parents: string[], traits = {}) =>

@@ -1,6 +1,6 @@
-import { remembering } from '../remembering.ts';
-import type { PlantId } from './schema/common.ts';
-import type { Plant, Traits } from './schema/plant.ts';
+import { remembering } from '../util/remembering.ts';
+import type { PlantId } from '../schema/common.ts';
+import type { Plant, Traits } from '../schema/plant.ts';
 
 /** Plants with their ancestors and descendants worked out once. */
 export interface Taxonomy {

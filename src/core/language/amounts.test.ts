@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { day } from '../../../tests/support/setting.ts';
+import { day } from '../../test/setting.ts';
 import { isoDay } from '../timing/calendar.ts';
 import { oddAmounts, saidAmounts, type SaidAmount, type SaidAt } from './amounts.ts';
 

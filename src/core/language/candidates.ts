@@ -1,4 +1,4 @@
-import type { Finding } from '../knowledge/schema/finding.ts';
+import type { Finding } from '../schema/finding.ts';
 import type { Reading } from './compete.ts';
 import { fitsMarks } from './marksFit.ts';
 import type { Naming } from './named.ts';

@@ -1,4 +1,4 @@
-import { findingIdSchema } from '../knowledge/schema/common.ts';
+import { findingIdSchema } from '../schema/common.ts';
 import { oneForEach, type Chosen } from './chosen.ts';
 
 const chosen = (name: string, rest: Partial<Chosen> = {}): Chosen => ({

@@ -1,4 +1,4 @@
-import type { FindingId } from '../knowledge/schema/common.ts';
+import type { FindingId } from '../schema/common.ts';
 import { DOUBTFUL, isQuestionOfCare, type Candidate } from './candidates.ts';
 import { relatedBy } from './compete.ts';
 import { describeReadings, type Described, type Heed } from './plausible.ts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import type { FindingId } from '../knowledge/schema/common.ts';
-import { findingIdSchema } from '../knowledge/schema/common.ts';
+import type { FindingId } from '../schema/common.ts';
+import { findingIdSchema } from '../schema/common.ts';
 import { withoutClaimedWords, type Reading, type Weights } from './compete.ts';
 
 const id = (name: string): FindingId => findingIdSchema.parse(name);

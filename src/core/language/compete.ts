@@ -1,4 +1,4 @@
-import type { FindingId } from '../knowledge/schema/common.ts';
+import type { FindingId } from '../schema/common.ts';
 
 /** A reading of some words of a text as a finding. */
 export interface Reading {

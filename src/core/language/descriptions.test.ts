@@ -1,5 +1,5 @@
-import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
-import { causeId, circumstancesAt, plantId } from '../../../tests/support/setting.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { causeId, circumstancesAt, plantId } from '../../test/setting.ts';
 import { buildNetwork, FIRST_SINGLE } from '../diagnosis/network.ts';
 import { likelihoodAt, multiplyAll } from '../diagnosis/likelihood.ts';
 import { weighAll } from '../diagnosis/posterior.ts';

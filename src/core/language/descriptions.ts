@@ -1,7 +1,7 @@
-import type { Cause } from '../knowledge/schema/cause.ts';
-import type { CauseId, FindingId } from '../knowledge/schema/common.ts';
-import type { Finding } from '../knowledge/schema/finding.ts';
-import type { Treatment } from '../knowledge/schema/treatment.ts';
+import type { Cause } from '../schema/cause.ts';
+import type { CauseId, FindingId } from '../schema/common.ts';
+import type { Finding } from '../schema/finding.ts';
+import type { Treatment } from '../schema/treatment.ts';
 import type { WordClasses } from './phrase.ts';
 import { stem, stemSet } from './stem.ts';
 import { wordsIn, type Token } from './tokens.ts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
-import { makeEar } from '../ear.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { makeEar } from '../library/ear.ts';
 import { hear, type Heard } from './hear.ts';
 
 const library = miniLibrary(

@@ -1,5 +1,5 @@
-import type { FindingId, PlantId } from '../knowledge/schema/common.ts';
-import type { Finding } from '../knowledge/schema/finding.ts';
+import type { FindingId, PlantId } from '../schema/common.ts';
+import type { Finding } from '../schema/finding.ts';
 import { askingSentences, asksOnly } from './asking.ts';
 import { withoutFillers } from './fillers.ts';
 import {

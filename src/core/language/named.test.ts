@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
-import { makeEar } from '../ear.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { makeEar } from '../library/ear.ts';
 import { mentionOfEach, readNaming, withoutNames, withoutOwners } from './named.ts';
 import { findPlants, type PlantMention } from './plantNames.ts';
 import { tokenize, type Token } from './tokens.ts';

@@ -1,4 +1,4 @@
-import type { PlantId } from '../knowledge/schema/common.ts';
+import type { PlantId } from '../schema/common.ts';
 import { namesPart } from './partFit.ts';
 import type { PlantMention } from './plantNames.ts';
 import { stem, stemSet } from './stem.ts';

@@ -1,5 +1,5 @@
-import type { Finding } from '../knowledge/schema/finding.ts';
-import { findingSchema } from '../knowledge/schema/finding.ts';
+import type { Finding } from '../schema/finding.ts';
+import { findingSchema } from '../schema/finding.ts';
 import { fitsPart, namesPart } from './partFit.ts';
 import { stem } from './stem.ts';
 import { tokenize } from './tokens.ts';

@@ -1,4 +1,4 @@
-import type { Finding, Part } from '../knowledge/schema/finding.ts';
+import type { Finding, Part } from '../schema/finding.ts';
 import { stemSet } from './stem.ts';
 import type { Token } from './tokens.ts';
 

@@ -1,4 +1,4 @@
-import { remembering } from '../remembering.ts';
+import { remembering } from '../util/remembering.ts';
 import type { Phrase } from './phrase.ts';
 import { NOWHERE, Presence, SEVERAL } from './presence.ts';
 import type { Token } from './tokens.ts';

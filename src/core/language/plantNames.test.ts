@@ -1,5 +1,5 @@
-import { plantId } from '../../../tests/support/setting.ts';
-import { plantSchema } from '../knowledge/schema/plant.ts';
+import { plantId } from '../../test/setting.ts';
+import { plantSchema } from '../schema/plant.ts';
 import { buildTaxonomy } from '../knowledge/taxonomy.ts';
 import { buildPlantNames, findPlants, rankPlants } from './plantNames.ts';
 import { tokenize } from './tokens.ts';

@@ -1,5 +1,5 @@
-import type { PlantId } from '../knowledge/schema/common.ts';
-import type { Plant } from '../knowledge/schema/plant.ts';
+import type { PlantId } from '../schema/common.ts';
+import type { Plant } from '../schema/plant.ts';
 import { stem, stemSet } from './stem.ts';
 import { makeSpeller, type Speller } from './soundsLike.ts';
 import { tokenize, wordsIn, type Span, type Token } from './tokens.ts';

@@ -1,5 +1,5 @@
-import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
-import { makeEar } from '../ear.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { makeEar } from '../library/ear.ts';
 import { hear } from './hear.ts';
 
 /** Readings of phrases are right with odds of e; words add their log-odds. */

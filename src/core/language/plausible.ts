@@ -1,4 +1,4 @@
-import type { FindingId } from '../knowledge/schema/common.ts';
+import type { FindingId } from '../schema/common.ts';
 import type { Candidate } from './candidates.ts';
 import { NEGATORS } from './phrase.ts';
 import type { Span } from './tokens.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { findingIdSchema, type FindingId } from '../knowledge/schema/common.ts';
+import { findingIdSchema, type FindingId } from '../schema/common.ts';
 import { chancesOf, FAINT, rivalriesOf, type Contender, type Kinship } from './rivals.ts';
 
 const id = (name: string): FindingId => findingIdSchema.parse(name);

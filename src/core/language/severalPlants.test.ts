@@ -1,5 +1,5 @@
-import { miniLibrary } from '../../../tests/support/miniLibrary.ts';
-import { makeEar } from '../ear.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { makeEar } from '../library/ear.ts';
 import { partByPlant } from './severalPlants.ts';
 
 const ear = makeEar(

@@ -1,4 +1,4 @@
-import type { PlantId } from '../knowledge/schema/common.ts';
+import type { PlantId } from '../schema/common.ts';
 import { hear, heardTokens, type Ear } from './hear.ts';
 import { findPlants, type PlantMention } from './plantNames.ts';
 import { stemSet } from './stem.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { findingIdSchema } from '../knowledge/schema/common.ts';
+import { findingIdSchema } from '../schema/common.ts';
 import { stem } from './stem.ts';
 import { tokenize } from './tokens.ts';
 import { compileWordModel, makeLikening, sharesOf, speaksFor, tellSentences } from './wordModel.ts';

@@ -1,7 +1,7 @@
-import { findingIdSchema, type FindingId } from '../knowledge/schema/common.ts';
+import { findingIdSchema, type FindingId } from '../schema/common.ts';
 import type { WordClasses } from './phrase.ts';
 import type { Token } from './tokens.ts';
-import type { WordModelText } from '../knowledge/schema/wordModel.ts';
+import type { WordModelText } from '../schema/wordModel.ts';
 
 /** How much one word speaks for findings, by their numbers. */
 interface WordWeights {

@@ -1,5 +1,5 @@
-import type { Place } from '../knowledge/schema/place.ts';
-import type { WindowRule } from '../knowledge/schema/window.ts';
+import type { Place } from '../schema/place.ts';
+import type { WindowRule } from '../schema/window.ts';
 import { addDays, civil, DAYS_IN_YEAR, indexOfDay, type Day } from './calendar.ts';
 import { climateAt, dailyNormals, type Coordinates, type DailyNormals } from './climate.ts';
 import { buildSeasonYear, type SeasonYear } from './seasonYear.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { day } from '../../../tests/support/setting.ts';
+import { day } from '../../test/setting.ts';
 import { movesBetween, planApplications, type StepTerms } from './applications.ts';
 import { addDays, isoDay } from './calendar.ts';
 import type { DayCheck } from './dayCheck.ts';

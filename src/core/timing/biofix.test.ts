@@ -1,7 +1,7 @@
-import { almanacAt, day } from '../../../tests/support/setting.ts';
-import { REFERENCE_PLACE } from '../../../tests/support/miniLibrary.ts';
-import { placeSchema } from '../knowledge/schema/place.ts';
-import { parseWindow, type WindowRule } from '../knowledge/schema/window.ts';
+import { almanacAt, day } from '../../test/setting.ts';
+import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
+import { placeSchema } from '../schema/place.ts';
+import { parseWindow, type WindowRule } from '../schema/window.ts';
 import { countedFromEvent, eventOf } from './biofix.ts';
 import { heatSoFar } from './heatSoFar.ts';
 import { reachedAt, accumulate } from './seasonYear.ts';

@@ -1,4 +1,4 @@
-import type { WindowRule } from '../knowledge/schema/window.ts';
+import type { WindowRule } from '../schema/window.ts';
 import type { Day } from './calendar.ts';
 import { heatSoFar } from './heatSoFar.ts';
 import type { SeasonYear } from './seasonYear.ts';

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result.ts';
+import { fail, ok, type Result } from '../util/result.ts';
 
 /** A civil day as whole days since 1 January 1970, free of time zones. */
 export type Day = number & { readonly __brand: 'Day' };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { REFERENCE_PLACE } from '../../../tests/support/miniLibrary.ts';
-import { placeSchema } from '../knowledge/schema/place.ts';
+import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
+import { placeSchema } from '../schema/place.ts';
 import { monthSpan } from './calendar.ts';
 import { dailyFromMonthly, distanceKm, normalsAt } from './climate.ts';
 

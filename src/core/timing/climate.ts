@@ -1,4 +1,4 @@
-import type { Place } from '../knowledge/schema/place.ts';
+import type { Place } from '../schema/place.ts';
 import { DAYS_IN_YEAR, monthSpan } from './calendar.ts';
 
 /** A point on the globe in decimal degrees; south and west are negative. */

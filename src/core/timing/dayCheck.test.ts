@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { day } from '../../../tests/support/setting.ts';
-import { limitsSchema } from '../knowledge/schema/treatment.ts';
+import { day } from '../../test/setting.ts';
+import { limitsSchema } from '../schema/treatment.ts';
 import { checkDay, halfDaylight, type DayWork } from './dayCheck.ts';
 import type { ComingDay } from './outlook.ts';
 

@@ -1,4 +1,4 @@
-import type { Limits } from '../knowledge/schema/treatment.ts';
+import type { Limits } from '../schema/treatment.ts';
 import { indexOfDay } from './calendar.ts';
 import type { ComingDay } from './outlook.ts';
 

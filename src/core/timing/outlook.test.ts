@@ -1,5 +1,5 @@
-import { readMini } from '../../../tests/support/miniLibrary.ts';
-import { day } from '../../../tests/support/setting.ts';
+import { readMini } from '../../test/miniLibrary.ts';
+import { day } from '../../test/setting.ts';
 import { addDays } from './calendar.ts';
 import { outlookFor, type OutlookRequest } from './outlook.ts';
 import { standsOn } from './yearAhead.ts';

@@ -1,6 +1,6 @@
-import type { Place } from '../knowledge/schema/place.ts';
-import type { WindowRule } from '../knowledge/schema/window.ts';
-import { percentile } from '../maths.ts';
+import type { Place } from '../schema/place.ts';
+import type { WindowRule } from '../schema/window.ts';
+import { percentile } from '../util/maths.ts';
 import { referenceYears } from './almanac.ts';
 import { addDays, type Day } from './calendar.ts';
 import { climateAt, type ClimateNormals, type Coordinates } from './climate.ts';

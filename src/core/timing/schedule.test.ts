@@ -1,7 +1,7 @@
-import { readMini } from '../../../tests/support/miniLibrary.ts';
-import { day } from '../../../tests/support/setting.ts';
-import { limitsSchema } from '../knowledge/schema/treatment.ts';
-import { parseWindow } from '../knowledge/schema/window.ts';
+import { readMini } from '../../test/miniLibrary.ts';
+import { day } from '../../test/setting.ts';
+import { limitsSchema } from '../schema/treatment.ts';
+import { parseWindow } from '../schema/window.ts';
 import { isoDay } from './calendar.ts';
 import { scheduleFor, type PlannedStep, type ScheduleRequest } from './schedule.ts';
 

@@ -1,5 +1,5 @@
-import type { Limits } from '../knowledge/schema/treatment.ts';
-import type { WindowRule } from '../knowledge/schema/window.ts';
+import type { Limits } from '../schema/treatment.ts';
+import type { WindowRule } from '../schema/window.ts';
 import { createAlmanacs, DEFAULT_REFERENCE, referenceYears } from './almanac.ts';
 import { planApplications, type Applications, type LabelFacts } from './applications.ts';
 import { countedFromEvent, eventOf, type EventsSeen } from './biofix.ts';

@@ -1,6 +1,6 @@
-import { REFERENCE_PLACE } from '../../../tests/support/miniLibrary.ts';
-import { almanacAt, day } from '../../../tests/support/setting.ts';
-import { placeSchema } from '../knowledge/schema/place.ts';
+import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
+import { almanacAt, day } from '../../test/setting.ts';
+import { placeSchema } from '../schema/place.ts';
 import { dailyNormals } from './climate.ts';
 import { accumulate, buildSeasonYear, reachedAt, type SeasonYear } from './seasonYear.ts';
 

@@ -1,4 +1,4 @@
-import { tabulate } from '../maths.ts';
+import { tabulate } from '../util/maths.ts';
 import { DAYS_IN_YEAR, monthSpan } from './calendar.ts';
 import type { DailyNormals } from './climate.ts';
 import { degreeDaysSingleSine } from './degreeDays.ts';

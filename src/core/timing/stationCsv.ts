@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { fail, ok, type Result } from '../result.ts';
+import { fail, ok, type Result } from '../util/result.ts';
 import { addDays, parseDay, type Day } from './calendar.ts';
 import type { WeatherDay } from './weather.ts';
 

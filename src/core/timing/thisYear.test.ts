@@ -1,4 +1,4 @@
-import { day } from '../../../tests/support/setting.ts';
+import { day } from '../../test/setting.ts';
 import { addDays, DAYS_IN_YEAR, isoDay } from './calendar.ts';
 import { buildSeasonYear } from './seasonYear.ts';
 import { firstOfGardeningYear, withDays, yearOfWeather } from './thisYear.ts';

@@ -1,4 +1,4 @@
-import { seeded } from '../random.ts';
+import { seeded } from '../util/random.ts';
 import { addDays, indexOfDay, type Day } from './calendar.ts';
 import type { ClimateNormals, DailyNormals } from './climate.ts';
 

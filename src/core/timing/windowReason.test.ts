@@ -1,7 +1,7 @@
-import { almanacAt, day } from '../../../tests/support/setting.ts';
-import { REFERENCE_PLACE } from '../../../tests/support/miniLibrary.ts';
-import { placeSchema } from '../knowledge/schema/place.ts';
-import { parseWindow, SEASONS } from '../knowledge/schema/window.ts';
+import { almanacAt, day } from '../../test/setting.ts';
+import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
+import { placeSchema } from '../schema/place.ts';
+import { parseWindow, SEASONS } from '../schema/window.ts';
 import { windowReason } from './windowReason.ts';
 
 const { year } = almanacAt({ places: [placeSchema.parse(REFERENCE_PLACE)] }, 40);

@@ -1,4 +1,4 @@
-import type { SeasonName, WindowRule } from '../knowledge/schema/window.ts';
+import type { SeasonName, WindowRule } from '../schema/window.ts';
 import { monthDayInWords, type Day } from './calendar.ts';
 import { heatSoFar } from './heatSoFar.ts';
 import type { SeasonYear } from './seasonYear.ts';

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { REFERENCE_PLACE } from '../../../tests/support/miniLibrary.ts';
-import { almanacAt, day } from '../../../tests/support/setting.ts';
-import { placeSchema } from '../knowledge/schema/place.ts';
-import { parseWindow, SEASONS, type WindowRule } from '../knowledge/schema/window.ts';
+import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
+import { almanacAt, day } from '../../test/setting.ts';
+import { placeSchema } from '../schema/place.ts';
+import { parseWindow, SEASONS, type WindowRule } from '../schema/window.ts';
 import type { Almanac } from './almanac.ts';
 import { isoDay } from './calendar.ts';
 import { positionsOf, seasonPositions, travel, windowState, type DaySpan } from './windows.ts';

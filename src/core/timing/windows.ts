@@ -1,4 +1,4 @@
-import type { MonthDay, SeasonName, StageDay, WindowRule } from '../knowledge/schema/window.ts';
+import type { MonthDay, SeasonName, StageDay, WindowRule } from '../schema/window.ts';
 import { dayAtIndex, dayIndex, DAYS_IN_YEAR, yearOf, type Day } from './calendar.ts';
 import { accumulate, reachedAt, type SeasonYear } from './seasonYear.ts';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { WindowRule } from '../knowledge/schema/window.ts';
+import type { WindowRule } from '../schema/window.ts';
 import { addDays, civil, dayOf, DAYS_IN_YEAR, indexOfDay } from './calendar.ts';
 import { dailyNormals, type ClimateNormals } from './climate.ts';
 import { accumulate, buildSeasonYear } from './seasonYear.ts';

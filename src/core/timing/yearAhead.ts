@@ -1,5 +1,5 @@
-import type { WindowRule } from '../knowledge/schema/window.ts';
-import { percentile } from '../maths.ts';
+import type { WindowRule } from '../schema/window.ts';
+import { percentile } from '../util/maths.ts';
 import { addDays, dayOf, DAYS_IN_YEAR, type Day } from './calendar.ts';
 import type { ClimateNormals } from './climate.ts';
 import { buildSeasonYear, type SeasonYear } from './seasonYear.ts';

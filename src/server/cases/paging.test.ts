@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
-import { openOwnDatabase, openServer } from '../../../tests/support/serverApp.ts';
+import { openOwnDatabase, openServer } from '../../test/serverApp.ts';
 import { freshPlant } from '../../contracts/applyCaseEvent.ts';
 import { casePageSchema, type CaseSummary } from '../../contracts/cases.ts';
 import { cases } from '../db/schema.ts';

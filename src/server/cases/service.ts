@@ -3,7 +3,7 @@ import { freshPlant } from '../../contracts/applyCaseEvent.ts';
 import type { Appended, Changes } from '../../contracts/caseEvents.ts';
 import type { CasePage, CaseRecord, CaseSummary, OpenCase } from '../../contracts/cases.ts';
 import { addDays, isoDay, parseDay } from '../../core/timing/calendar.ts';
-import { fail, ok, type Result } from '../../core/result.ts';
+import { fail, ok, type Result } from '../../core/util/result.ts';
 import type { ClinicOffice } from '../clinic/office.ts';
 import type { Database, Queries } from '../db/connect.ts';
 import { errorCode } from '../db/errors.ts';

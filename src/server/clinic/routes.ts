@@ -2,7 +2,7 @@ import { desc, eq, isNotNull, sql } from 'drizzle-orm';
 import { Router } from 'express';
 import { learningSchema, type ClinicExperience, type TiedPhrases } from '../../contracts/cases.ts';
 import { experienceIn, type Outcome } from '../../core/diagnosis/learning.ts';
-import { causeIdSchema } from '../../core/knowledge/schema/common.ts';
+import { causeIdSchema } from '../../core/schema/common.ts';
 import type { Connection, Database } from '../db/connect.ts';
 import { caseEvents, casePlants, clinics } from '../db/schema.ts';
 import { readBody } from '../http/problems.ts';

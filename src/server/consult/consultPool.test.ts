@@ -1,6 +1,6 @@
 import { build } from 'esbuild';
 import { resolve } from 'node:path';
-import { library } from '../../../tests/support/serverApp.ts';
+import { library } from '../../test/serverApp.ts';
 import { openConsultPool, type ConsultPool } from './consultPool.ts';
 
 const worker = resolve('dist/test/consultWorker.js');

@@ -1,8 +1,8 @@
 import { Piscina } from 'piscina';
 import type { ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
-import type { Library } from '../../core/knowledge/schema/library.ts';
-import { fail, type Result } from '../../core/result.ts';
+import type { Library } from '../../core/schema/library.ts';
+import { fail, type Result } from '../../core/util/result.ts';
 
 /** Answers consult requests, away from the thread that serves all others. */
 export interface ConsultPool {

@@ -1,11 +1,11 @@
 import { workerData } from 'piscina';
-import { answerConsult } from '../../contracts/answerConsult.ts';
+import { answerConsult } from '../../application/answerConsult.ts';
 import type { ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
-import { createConsultant } from '../../core/consult.ts';
-import { compileLibrary } from '../../core/knowledge/compile.ts';
-import type { Library } from '../../core/knowledge/schema/library.ts';
-import type { Result } from '../../core/result.ts';
+import { createConsultant } from '../../core/consult/consult.ts';
+import { compileLibrary } from '../../core/library/compile.ts';
+import type { Library } from '../../core/schema/library.ts';
+import type { Result } from '../../core/util/result.ts';
 
 const { library } = workerData as { readonly library: Library };
 const compiled = compileLibrary(library);

@@ -3,8 +3,8 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import request from 'supertest';
-import { openOwnDatabase, openServer } from '../../../tests/support/serverApp.ts';
-import { sentEvent, wordsEvent } from '../../../tests/support/sentEvents.ts';
+import { openOwnDatabase, openServer } from '../../test/serverApp.ts';
+import { sentEvent, wordsEvent } from '../../test/sentEvents.ts';
 import { appendedSchema, changesSchema } from '../../contracts/caseEvents.ts';
 import { caseRecordSchema } from '../../contracts/cases.ts';
 import { connect } from './connect.ts';

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import type { Place } from '../../core/knowledge/schema/place.ts';
+import type { Place } from '../../core/schema/place.ts';
 import { addDays, civil, dayOf, isoDay, parseDay } from '../../core/timing/calendar.ts';
 import { climateAt } from '../../core/timing/climate.ts';
 import { simulateWeather, withEvents, type WeatherEvent } from '../../core/timing/weather.ts';

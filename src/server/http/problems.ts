@@ -2,7 +2,7 @@ import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { z } from 'zod';
 import { problemFrom, type Problem } from '../../contracts/problem.ts';
-import { fail, ok, type Result } from '../../core/result.ts';
+import { fail, ok, type Result } from '../../core/util/result.ts';
 import { isBadValue, summarizeError } from '../db/errors.ts';
 
 const STATUS: Readonly<Record<Problem['code'], number>> = {

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Library } from '../../core/knowledge/schema/library.ts';
+import type { Library } from '../../core/schema/library.ts';
 
 /**
  * A checked library is kept as JSON under its version, as reading and checking some hundred thousand words of

@@ -2,15 +2,15 @@ import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join, relative, sep } from 'node:path';
 import { LineCounter, parseDocument } from 'yaml';
 import { checkLibrary } from '../../core/knowledge/check.ts';
-import { compileLibrary, type Compiled } from '../../core/knowledge/compile.ts';
-import type { Library } from '../../core/knowledge/schema/library.ts';
+import { compileLibrary, type Compiled } from '../../core/library/compile.ts';
+import type { Library } from '../../core/schema/library.ts';
 import {
   libraryVersion,
   readLibrary,
   type KnowledgeFile,
   type KnowledgeIssue,
 } from '../../core/knowledge/read.ts';
-import { fail, ok, type Result } from '../../core/result.ts';
+import { fail, ok, type Result } from '../../core/util/result.ts';
 import { keep, readKept } from './keptLibrary.ts';
 
 function listYaml(folder: string): string[] {

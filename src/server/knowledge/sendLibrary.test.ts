@@ -1,5 +1,5 @@
 import { brotliDecompressSync } from 'node:zlib';
-import { readMini } from '../../../tests/support/miniLibrary.ts';
+import { readMini } from '../../test/miniLibrary.ts';
 import { packLibrary } from './sendLibrary.ts';
 
 it('packs a library so that it can be unpacked to the same', async () => {

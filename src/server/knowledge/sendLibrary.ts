@@ -1,7 +1,7 @@
 import type { RequestHandler } from 'express';
 import { promisify } from 'node:util';
 import { brotliCompress, brotliCompressSync, constants, type BrotliOptions } from 'node:zlib';
-import type { Library } from '../../core/knowledge/schema/library.ts';
+import type { Library } from '../../core/schema/library.ts';
 import { keepPacked, readKeptPacked } from './keptLibrary.ts';
 
 /** Smaller by an eighth than the quick packing; takes some seconds, so it is done beside the server's work and kept. */

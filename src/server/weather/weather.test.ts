@@ -1,5 +1,5 @@
 import request from 'supertest';
-import { library, openServer } from '../../../tests/support/serverApp.ts';
+import { library, openServer } from '../../test/serverApp.ts';
 import { importedSchema, weatherSchema } from '../../contracts/weather.ts';
 import { weatherDays } from '../db/schema.ts';
 import { seedWeather } from '../demo/weather.ts';

@@ -4,7 +4,7 @@ import { Button } from '../kit/Button.tsx';
 import { selectUnsaved } from '../store/cases/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { useTheme } from './theme.ts';
-import { longDate } from './dates.ts';
+import { longDate } from '../kit/dates.ts';
 
 const Bar = styled.header`
   display: flex;

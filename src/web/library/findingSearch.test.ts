@@ -1,5 +1,5 @@
-import { readMini } from '../../../tests/support/miniLibrary.ts';
-import { plantId } from '../../../tests/support/setting.ts';
+import { readMini } from '../../test/miniLibrary.ts';
+import { plantId } from '../../test/setting.ts';
 import { makeFindingSearch, type FindingQuery } from './findingSearch.ts';
 
 const { library } = readMini(

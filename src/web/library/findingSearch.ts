@@ -1,9 +1,9 @@
 import MiniSearch from 'minisearch';
 import { buildHosting } from '../../core/knowledge/hosting.ts';
-import type { FindingId, PlantId } from '../../core/knowledge/schema/common.ts';
-import { FREQUENCY } from '../../core/knowledge/scale.ts';
-import type { Finding, Part } from '../../core/knowledge/schema/finding.ts';
-import type { Library } from '../../core/knowledge/schema/library.ts';
+import type { FindingId, PlantId } from '../../core/schema/common.ts';
+import { FREQUENCY } from '../../core/schema/scale.ts';
+import type { Finding, Part } from '../../core/schema/finding.ts';
+import type { Library } from '../../core/schema/library.ts';
 import { buildTaxonomy } from '../../core/knowledge/taxonomy.ts';
 
 /** What to look for; empty words and no part list everything that the plant can show. */

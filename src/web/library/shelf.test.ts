@@ -1,6 +1,6 @@
-import { readMini } from '../../../tests/support/miniLibrary.ts';
-import { almanacAt, day, plantId } from '../../../tests/support/setting.ts';
-import { parseWindow } from '../../core/knowledge/schema/window.ts';
+import { readMini } from '../../test/miniLibrary.ts';
+import { almanacAt, day, plantId } from '../../test/setting.ts';
+import { parseWindow } from '../../core/schema/window.ts';
 import { makeShelf } from './shelf.ts';
 import { dayOfYear, spansInYear } from './yearSpans.ts';
 

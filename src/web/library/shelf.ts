@@ -1,8 +1,8 @@
 import MiniSearch from 'minisearch';
 import { buildHosting, type Hosting } from '../../core/knowledge/hosting.ts';
-import type { CareTopic, Cause } from '../../core/knowledge/schema/cause.ts';
-import type { PlantId } from '../../core/knowledge/schema/common.ts';
-import type { Library } from '../../core/knowledge/schema/library.ts';
+import type { CareTopic, Cause } from '../../core/schema/cause.ts';
+import type { PlantId } from '../../core/schema/common.ts';
+import type { Library } from '../../core/schema/library.ts';
 import { buildTaxonomy, type Taxonomy } from '../../core/knowledge/taxonomy.ts';
 
 /** What the Library screen can show a page of. */

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { createAlmanacs, type Almanac } from '../../core/timing/almanac.ts';
 import { parseDay, type Day } from '../../core/timing/calendar.ts';
-import { fetchLibrary } from './fetchLibrary.ts';
+import { fetchLibrary } from '../api/fetchLibrary.ts';
 import { makeShelf, type Shelf } from './shelf.ts';
 import { loadClinic } from '../store/actions.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';

@@ -1,4 +1,4 @@
-import type { WindowRule } from '../../core/knowledge/schema/window.ts';
+import type { WindowRule } from '../../core/schema/window.ts';
 import type { Almanac } from '../../core/timing/almanac.ts';
 import { addDays, civil, dayOf, DAYS_IN_YEAR, type Day } from '../../core/timing/calendar.ts';
 

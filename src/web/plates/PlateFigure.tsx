@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { styled } from 'styled-components';
-import { readPlate } from '../../core/knowledge/schema/plate.ts';
+import { readPlate } from '../../core/schema/plate.ts';
 import { drawPlate } from './drawPlate.ts';
 import { PlateShapes } from './PlateShapes.tsx';
 

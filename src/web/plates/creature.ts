@@ -1,4 +1,4 @@
-import type { Plate, PlateForm } from '../../core/knowledge/schema/plate.ts';
+import type { Plate, PlateForm } from '../../core/schema/plate.ts';
 import { line, type Drawing } from './drawing.ts';
 import { body, bough, ellipse, type Strip } from './strip.ts';
 import { INK, SHADE, type Shape } from './shape.ts';

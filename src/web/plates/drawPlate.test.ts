@@ -8,7 +8,7 @@ import {
   readPlate,
   REGIONS,
   SIZES,
-} from '../../core/knowledge/schema/plate.ts';
+} from '../../core/schema/plate.ts';
 import { drawPlate } from './drawPlate.ts';
 
 function draw(text: string) {

@@ -1,9 +1,4 @@
-import type {
-  Plate,
-  PlateColour,
-  PlateMark,
-  PlateRegion,
-} from '../../core/knowledge/schema/plate.ts';
+import type { Plate, PlateColour, PlateMark, PlateRegion } from '../../core/schema/plate.ts';
 import type { Piece } from './drawing.ts';
 import { figureOf } from './figures.ts';
 import { drawMark } from './marks.ts';

@@ -1,4 +1,4 @@
-import type { PlateColour } from '../../core/knowledge/schema/plate.ts';
+import type { PlateColour } from '../../core/schema/plate.ts';
 import { through, type Point, type Strip } from './strip.ts';
 import { SHADE, type Shape } from './shape.ts';
 

@@ -1,4 +1,4 @@
-import type { Plate } from '../../core/knowledge/schema/plate.ts';
+import type { Plate } from '../../core/schema/plate.ts';
 import { line, type Drawing, type Piece } from './drawing.ts';
 import { blade, body, bough } from './strip.ts';
 import { INK, SOIL } from './shape.ts';

@@ -1,4 +1,4 @@
-import type { Plate } from '../../core/knowledge/schema/plate.ts';
+import type { Plate } from '../../core/schema/plate.ts';
 import { leaf, shoot, needles, bundle } from './foliage.ts';
 import { stem, trunk, tree } from './wood.ts';
 import { flower, fruit } from './bloom.ts';

@@ -1,4 +1,4 @@
-import type { PlateMark } from '../../core/knowledge/schema/plate.ts';
+import type { PlateMark } from '../../core/schema/plate.ts';
 import { blob, near, patchOn, rimmed, swarm, SWARM, wander, type Drawn } from './pen.ts';
 import { INK, PAPER, TINTS } from './shape.ts';
 import { ellipse, lineAlong, outline, through } from './strip.ts';

@@ -1,5 +1,5 @@
-import { seeded } from '../../core/random.ts';
-import type { PlateMark } from '../../core/knowledge/schema/plate.ts';
+import { seeded } from '../../core/util/random.ts';
+import type { PlateMark } from '../../core/schema/plate.ts';
 import { DRAWN } from './markKinds.ts';
 import { spotsOf, type Pen } from './pen.ts';
 import { TINTS, type Shape } from './shape.ts';

@@ -1,4 +1,4 @@
-import type { PlateColour, PlateMark, PlatePlace } from '../../core/knowledge/schema/plate.ts';
+import type { PlateColour, PlateMark, PlatePlace } from '../../core/schema/plate.ts';
 import { TINTS, type Shape } from './shape.ts';
 import { ellipse, through, type Point, type Strip } from './strip.ts';
 

@@ -1,4 +1,4 @@
-import type { PlateColour } from '../../core/knowledge/schema/plate.ts';
+import type { PlateColour } from '../../core/schema/plate.ts';
 
 /** One path of a plate. */
 export interface Shape {

@@ -1,4 +1,4 @@
-import type { PlateForm } from '../../core/knowledge/schema/plate.ts';
+import type { PlateForm } from '../../core/schema/plate.ts';
 
 /** A place on a plate, in a square of 100 by 100, y downward. */
 export type Point = readonly [number, number];

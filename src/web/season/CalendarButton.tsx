@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Result } from '../../core/result.ts';
+import type { Result } from '../../core/util/result.ts';
 import { Button } from '../kit/Button.tsx';
 import { Notice } from '../kit/Notice.tsx';
 import { saveFile } from '../kit/saveFile.ts';

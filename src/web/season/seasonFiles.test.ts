@@ -1,5 +1,5 @@
 import ICAL from 'ical.js';
-import { causeId, day } from '../../../tests/support/setting.ts';
+import { causeId, day } from '../../test/setting.ts';
 import { addDays, isoDay, type Day } from '../../core/timing/calendar.ts';
 import { readStationCsv } from '../../core/timing/stationCsv.ts';
 import { simulateWeather } from '../../core/timing/weather.ts';

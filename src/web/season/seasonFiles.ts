@@ -1,11 +1,11 @@
 import { createEvents, type EventAttributes } from 'ics';
 import Papa from 'papaparse';
-import type { SeasonEvent } from '../../core/season.ts';
+import type { SeasonEvent } from '../../core/consult/season.ts';
 import { addDays, civil, isoDay, type Day } from '../../core/timing/calendar.ts';
 import { degreeDaysSingleSine } from '../../core/timing/degreeDays.ts';
 import type { WeatherDay } from '../../core/timing/weather.ts';
 import type { BandedDay, BandedSpan } from '../../core/timing/yearAhead.ts';
-import { fail, ok, type Result } from '../../core/result.ts';
+import { fail, ok, type Result } from '../../core/util/result.ts';
 
 /** An event of the season with its dates. */
 export interface DatedEvent {

@@ -1,8 +1,8 @@
 import type { CasePage } from '../../contracts/cases.ts';
 import { newId } from '../../contracts/ids.ts';
 import type { Problem } from '../../contracts/problem.ts';
-import type { Result } from '../../core/result.ts';
-import { api } from './api.ts';
+import type { Result } from '../../core/util/result.ts';
+import { api } from '../api/api.ts';
 import {
   clinicRead,
   deskFailed,
@@ -76,13 +76,16 @@ export async function switchLearning(dispatch: Dispatch, learning: boolean): Pro
   else dispatch(deskFailed(experience.error));
 }
 
-/** Makes a new case, one at a time; returns its id, or null when the server does not answer or one is being made. */
+/**
+ * Makes a new case, one at a time; returns its id, or null when the server does not answer or one is being made. None
+ * other is made until the Desk is shown again, as a key may be pressed once more before the page of the case is there.
+ */
 export async function makeCase(store: Store): Promise<string | null> {
   if (store.getState().desk.opening) return null;
   store.dispatch(openingSet(true));
   const record = await api.openCase(newId());
-  store.dispatch(openingSet(false));
   if (record.ok) return record.value.id;
+  store.dispatch(openingSet(false));
   store.dispatch(deskFailed(record.error));
   return null;
 }

@@ -1,8 +1,8 @@
-import { OPENED_CASE } from '../../../tests/support/caseRecord.ts';
-import { sentEvent, wordsEvent } from '../../../tests/support/sentEvents.ts';
+import { OPENED_CASE } from '../../test/caseRecord.ts';
+import { sentEvent, wordsEvent } from '../../test/sentEvents.ts';
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
-import { fail, ok, type Result } from '../../core/result.ts';
+import { fail, ok, type Result } from '../../core/util/result.ts';
 import { caseLoaded, caseShown, changed } from './cases/casesSlice.ts';
 import { showWithout, startConsulting, type Consultant } from './consulting.ts';
 import { makeStore } from './store.ts';

@@ -1,6 +1,6 @@
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
-import type { Result } from '../../core/result.ts';
+import type { Result } from '../../core/util/result.ts';
 import { recordEvent, type Author } from './cases/changes.ts';
 import { consulted, consultFailed, withoutShown } from './cases/casesSlice.ts';
 import { selectPlant, selectRequest, type PlantRequest } from './cases/selectors.ts';

@@ -1,9 +1,9 @@
 import { consultant } from '../workers/consultClient.ts';
-import { api } from './api.ts';
+import { api } from '../api/api.ts';
 import { takeEarlierOutbox } from './cases/earlierOutbox.ts';
 import { openIndexedOutbox } from './cases/outbox.ts';
 import { loadCase as loadCaseWith, type ChainServices } from './cases/chains.ts';
-import { startRefreshing, startSync } from './cases/startSync.ts';
+import { startRefreshing, startSync } from './startSync.ts';
 import { signOn } from './cases/writers.ts';
 import { showWithout as showWithoutBy, startConsulting } from './consulting.ts';
 import { thisDesk } from './device.ts';

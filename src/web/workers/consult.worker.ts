@@ -1,7 +1,7 @@
-import { answerConsult } from '../../contracts/answerConsult.ts';
-import { answerSchedule, type ScheduleQuery } from '../../contracts/answerSchedule.ts';
-import { createConsultant } from '../../core/consult.ts';
-import { compileLibrary } from '../../core/knowledge/compile.ts';
+import { answerConsult } from '../../application/answerConsult.ts';
+import { answerSchedule, type ScheduleQuery } from '../../application/answerSchedule.ts';
+import { createConsultant } from '../../core/consult/consult.ts';
+import { compileLibrary } from '../../core/library/compile.ts';
 import type { FromWorker, ToWorker } from './messages.ts';
 
 let answer: ((body: unknown) => ReturnType<typeof answerConsult>) | null = null;

@@ -1,9 +1,9 @@
-import type { ScheduleQuery } from '../../contracts/answerSchedule.ts';
+import type { ScheduleQuery } from '../../application/answerSchedule.ts';
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
-import { fail, type Result } from '../../core/result.ts';
+import { fail, type Result } from '../../core/util/result.ts';
 import type { PlanSchedule } from '../../core/advice/planSchedule.ts';
-import { fetchLibrary } from '../library/fetchLibrary.ts';
+import { fetchLibrary } from '../api/fetchLibrary.ts';
 import type { FromWorker, PlantChoice, ToWorker } from './messages.ts';
 
 type Answer = Result<ConsultResponse, Problem>;

@@ -1,8 +1,8 @@
-import type { ScheduleQuery } from '../../contracts/answerSchedule.ts';
+import type { ScheduleQuery } from '../../application/answerSchedule.ts';
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
-import type { Library } from '../../core/knowledge/schema/library.ts';
-import type { Result } from '../../core/result.ts';
+import type { Library } from '../../core/schema/library.ts';
+import type { Result } from '../../core/util/result.ts';
 import type { PlanSchedule } from '../../core/advice/planSchedule.ts';
 
 /** A plant to choose from. */

@@ -1,19 +1,19 @@
 import { useEffect, useState } from 'react';
 import { Dialog, Heading, Label, Modal, ModalOverlay, SearchField } from 'react-aria-components';
 import { styled } from 'styled-components';
-import type { PlantId } from '../../../core/knowledge/schema/common.ts';
-import type { Finding, Part } from '../../../core/knowledge/schema/finding.ts';
+import type { PlantId } from '../../../core/schema/common.ts';
+import type { Finding, Part } from '../../../core/schema/finding.ts';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import { newId } from '../../../contracts/ids.ts';
 import { Button } from '../../kit/Button.tsx';
 import { TextBox } from '../../kit/fields.tsx';
 import { Notice } from '../../kit/Notice.tsx';
-import { fetchLibrary } from '../../library/fetchLibrary.ts';
+import { fetchLibrary } from '../../api/fetchLibrary.ts';
 import { makeFindingSearch, type FindingSearch } from '../../library/findingSearch.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
-import { Quietly } from './layout.ts';
+import { Quietly } from './common/layout.ts';
 import { PlantPicture } from './PlantPicture.tsx';
-import { useHappen } from './useCase.ts';
+import { useHappen } from './common/useCase.ts';
 
 const Over = styled(ModalOverlay)`
   position: fixed;

@@ -1,10 +1,10 @@
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
-import { midSentence } from '../../../core/midSentence.ts';
-import { shortDate } from '../../app/dates.ts';
+import { midSentence } from '../../../core/util/midSentence.ts';
+import { shortDate } from '../../kit/dates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
-import { ColumnTitle, Quietly } from './layout.ts';
+import { ColumnTitle, Quietly } from './common/layout.ts';
 
 type Advice = ConsultResponse['advice'];
 type Step = Advice['steps'][number];

@@ -2,13 +2,13 @@ import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { newId } from '../../../contracts/ids.ts';
-import { PLANT_QUESTION } from '../../../core/diagnosis/drafts.ts';
+import { PLANT_QUESTION } from '../../../core/questions/drafts.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
-import { ColumnTitle } from './layout.ts';
-import { useHappen } from './useCase.ts';
+import { ColumnTitle } from './common/layout.ts';
+import { useHappen } from './common/useCase.ts';
 
 type Question = ConsultResponse['ask'][number];
 

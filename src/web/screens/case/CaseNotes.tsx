@@ -6,7 +6,7 @@ import { refusedDropped } from '../../store/cases/casesSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { restoreEvent } from './restoreEvent.ts';
 import { tabTitle } from './tabTitle.ts';
-import { useCaseId, useHappen } from './useCase.ts';
+import { useCaseId, useHappen } from './common/useCase.ts';
 
 const Area = styled.section`
   max-height: 30vh;

@@ -3,12 +3,12 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { styled } from 'styled-components';
 import type { CasePlant, CaseRecord } from '../../../contracts/cases.ts';
 import { newId } from '../../../contracts/ids.ts';
-import { plantIdSchema, type PlantId } from '../../../core/knowledge/schema/common.ts';
+import { plantIdSchema, type PlantId } from '../../../core/schema/common.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { PanelBoundary } from '../../kit/PanelBoundary.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
-import { isPassing } from '../../store/api.ts';
+import { isPassing } from '../../api/api.ts';
 import { loadClinic, loadExperience, loadWeather } from '../../store/actions.ts';
 import { caseLeft, caseShown, plantShown } from '../../store/cases/casesSlice.ts';
 import { selectPlant, selectRecord } from '../../store/cases/selectors.ts';
@@ -22,11 +22,11 @@ import { CausesPanel } from './CausesPanel.tsx';
 import { DatesPanel } from './dates/DatesPanel.tsx';
 import { HeardPanel } from './HeardPanel.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
-import { Column, Columns } from './layout.ts';
+import { Column, Columns } from './common/layout.ts';
 import { PlantTabs } from './PlantTabs.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
 import { Strip } from './Strip.tsx';
-import { CaseContext, useHappen } from './useCase.ts';
+import { CaseContext, useHappen } from './common/useCase.ts';
 
 const Page = styled.main`
   display: grid;

@@ -4,8 +4,8 @@ import type { ConsultResponse } from '../../../contracts/consult.ts';
 import type { Problem } from '../../../contracts/problem.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import { CauseRow, Weights } from './CauseRow.tsx';
-import { Column, ColumnTitle, Quietly } from './layout.ts';
-import { midSentence } from '../../../core/midSentence.ts';
+import { Column, ColumnTitle, Quietly } from './common/layout.ts';
+import { midSentence } from '../../../core/util/midSentence.ts';
 
 const Rows = styled.ol`
   border-top: 2px solid var(--ink);

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { styled } from 'styled-components';
-import { sinceInWords } from '../../app/dates.ts';
+import { sinceInWords } from '../../kit/dates.ts';
 
 const Figures = styled.span`
   font-family: var(--figures);

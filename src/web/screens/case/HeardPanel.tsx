@@ -7,11 +7,11 @@ import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
 import { listEvidence, type Evidence } from './evidence.ts';
-import { Column, ColumnTitle, Quietly } from './layout.ts';
+import { Column, ColumnTitle, Quietly } from './common/layout.ts';
 import { MarkedText, type Mark } from './MarkedText.tsx';
 import { PART_WORDS } from './partWords.ts';
 import { SeveralPlants } from './SeveralPlants.tsx';
-import { useEditsBetween, useHappen, useTyping } from './useCase.ts';
+import { useEditsBetween, useHappen, useTyping } from './common/useCase.ts';
 
 const Part = styled.h3`
   font-size: 13px;

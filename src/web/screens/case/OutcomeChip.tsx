@@ -7,7 +7,7 @@ import { Chip } from '../../kit/Chip.tsx';
 import { Choices } from '../../kit/fields.tsx';
 import { switchLearning } from '../../store/actions.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { useHappen } from './useCase.ts';
+import { useHappen } from './common/useCase.ts';
 
 const HOW = [
   { id: 'laboratory', text: 'A laboratory found it' },

@@ -1,9 +1,9 @@
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import { styled } from 'styled-components';
-import { PARTS, type Part } from '../../../core/knowledge/schema/finding.ts';
+import { PARTS, type Part } from '../../../core/schema/finding.ts';
 import { drawPlate } from '../../plates/drawPlate.ts';
 import { PlateShapes } from '../../plates/PlateShapes.tsx';
-import { readPlate } from '../../../core/knowledge/schema/plate.ts';
+import { readPlate } from '../../../core/schema/plate.ts';
 import { PART_WORDS } from './partWords.ts';
 
 const Picture = styled.div`

@@ -5,11 +5,11 @@ import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { DateField } from '../../kit/DateField.tsx';
 import { Key } from '../../kit/Key.tsx';
-import { useHappen } from './useCase.ts';
+import { useHappen } from './common/useCase.ts';
 import { OutcomeChip } from './OutcomeChip.tsx';
 import { SavedMark } from './SavedMark.tsx';
 import { tabTitle } from './tabTitle.ts';
-import { briefDate } from '../../app/dates.ts';
+import { briefDate } from '../../kit/dates.ts';
 
 const Bar = styled.nav`
   display: flex;

@@ -1,7 +1,7 @@
 import { styled } from 'styled-components';
 import { useAppSelector } from '../../store/store.ts';
 import { savedWords } from './savedWords.ts';
-import { useCaseId } from './useCase.ts';
+import { useCaseId } from './common/useCase.ts';
 
 const Words = styled.span<{ $careful: boolean }>`
   font-size: 14px;

@@ -6,8 +6,8 @@ import { newId } from '../../../contracts/ids.ts';
 import { diffText } from '../../../contracts/textEdits.ts';
 import { plantShown } from '../../store/cases/casesSlice.ts';
 import { useAppDispatch } from '../../store/store.ts';
-import { useCaseId, useHappen } from './useCase.ts';
-import { midSentence } from '../../../core/midSentence.ts';
+import { useCaseId, useHappen } from './common/useCase.ts';
+import { midSentence } from '../../../core/util/midSentence.ts';
 
 const Offer = styled.p`
   display: flex;

@@ -7,14 +7,14 @@ import {
   type CaseRecord,
 } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
-import { briefDate } from '../../app/dates.ts';
+import { briefDate } from '../../kit/dates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { DateField } from '../../kit/DateField.tsx';
 import { Choices, Field } from '../../kit/fields.tsx';
 import { Clock } from './Clock.tsx';
 import { PlantChooser } from '../../plants/PlantChooser.tsx';
-import { useHappen } from './useCase.ts';
+import { useHappen } from './common/useCase.ts';
 
 const Bar = styled.div`
   display: flex;

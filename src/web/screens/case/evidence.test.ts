@@ -1,4 +1,4 @@
-import { OPENED_CASE } from '../../../../tests/support/caseRecord.ts';
+import { OPENED_CASE } from '../../../test/caseRecord.ts';
 import type { CasePlant, KeptAnswer } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { listEvidence } from './evidence.ts';

@@ -1,4 +1,4 @@
-import type { Part } from '../../../core/knowledge/schema/finding.ts';
+import type { Part } from '../../../core/schema/finding.ts';
 
 /** The parts of a plant in the order of the Heard column, as it calls them. */
 export const PART_WORDS: Readonly<Record<Part, string>> = {

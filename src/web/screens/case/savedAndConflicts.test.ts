@@ -1,5 +1,5 @@
 import type { Conflict } from '../../../contracts/cases.ts';
-import { sentEvent, wordsEvent } from '../../../../tests/support/sentEvents.ts';
+import { sentEvent, wordsEvent } from '../../../test/sentEvents.ts';
 import { restoreEvent } from './restoreEvent.ts';
 import { savedWords } from './savedWords.ts';
 

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
-import { shortDate } from '../../app/dates.ts';
+import { shortDate } from '../../kit/dates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import type { LineList } from '../../store/deskSlice.ts';

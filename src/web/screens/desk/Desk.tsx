@@ -6,9 +6,9 @@ import { Key } from '../../kit/Key.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
 import { loadClinic, loadDesk, loadMore, makeCase } from '../../store/actions.ts';
-import { closedToggled } from '../../store/deskSlice.ts';
+import { closedToggled, openingSet } from '../../store/deskSlice.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { timeOfDay } from '../../app/dates.ts';
+import { timeOfDay } from '../../kit/dates.ts';
 import { CallBacks } from './CallBacks.tsx';
 import { CaseTable } from './CaseTable.tsx';
 
@@ -66,6 +66,7 @@ export function Desk() {
   useDeskRefreshed(closedShown);
   useEffect(() => {
     document.title = 'Desk - Sounding';
+    dispatch(openingSet(false));
     if (store.getState().desk.clinic === null) void loadClinic(dispatch);
   }, [dispatch]);
   const start = async (): Promise<void> => {

@@ -1,8 +1,8 @@
 import { Link, useOutletContext, useParams } from 'react-router';
-import { FREQUENCY, type Frequency } from '../../../core/knowledge/scale.ts';
-import type { Cause, TreatmentOption } from '../../../core/knowledge/schema/cause.ts';
-import type { FindingId, PlantId, TreatmentId } from '../../../core/knowledge/schema/common.ts';
-import { midSentence } from '../../../core/midSentence.ts';
+import { FREQUENCY, type Frequency } from '../../../core/schema/scale.ts';
+import type { Cause, TreatmentOption } from '../../../core/schema/cause.ts';
+import type { FindingId, PlantId, TreatmentId } from '../../../core/schema/common.ts';
+import { midSentence } from '../../../core/util/midSentence.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import type { Shelf } from '../../library/shelf.ts';
 import { Facts, Halves, HowOften, PlantLinks, Quiet, Sheet } from './parts.tsx';

@@ -1,15 +1,15 @@
 import { Link, useOutletContext, useParams } from 'react-router';
 import { styled } from 'styled-components';
-import { FREQUENCY, type Frequency } from '../../../core/knowledge/scale.ts';
-import type { Cause } from '../../../core/knowledge/schema/cause.ts';
-import type { FindingId } from '../../../core/knowledge/schema/common.ts';
+import { FREQUENCY, type Frequency } from '../../../core/schema/scale.ts';
+import type { Cause } from '../../../core/schema/cause.ts';
+import type { FindingId } from '../../../core/schema/common.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Missing } from './CausePage.tsx';
 import { Facts, Quiet, ShareBar, Sheet } from './parts.tsx';
 import type { Reading } from '../../library/useShelf.ts';
 import { harmInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
-import { midSentence } from '../../../core/midSentence.ts';
+import { midSentence } from '../../../core/util/midSentence.ts';
 
 const Pair = styled(Facts)`
   table-layout: fixed;

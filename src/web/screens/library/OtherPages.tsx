@@ -1,17 +1,17 @@
 import { useEffect, useState } from 'react';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { styled } from 'styled-components';
-import { MONTHS } from '../../app/dates.ts';
-import { FREQUENCY } from '../../../core/knowledge/scale.ts';
+import { MONTHS } from '../../kit/dates.ts';
+import { FREQUENCY } from '../../../core/schema/scale.ts';
 import type { TiedPhrases } from '../../../contracts/cases.ts';
-import { api } from '../../store/api.ts';
+import { api } from '../../api/api.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Differ, Missing } from './CausePage.tsx';
 import { Facts, HowOften, Quiet, Sheet } from './parts.tsx';
 import type { Reading } from '../../library/useShelf.ts';
 import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
-import { midSentence } from '../../../core/midSentence.ts';
+import { midSentence } from '../../../core/util/midSentence.ts';
 
 const Drawn = styled.div`
   display: flex;

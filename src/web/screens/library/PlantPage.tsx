@@ -1,7 +1,7 @@
 import { Link, useOutletContext, useParams } from 'react-router';
-import { COMMONNESS } from '../../../core/knowledge/scale.ts';
-import type { Cause } from '../../../core/knowledge/schema/cause.ts';
-import type { Plant } from '../../../core/knowledge/schema/plant.ts';
+import { COMMONNESS } from '../../../core/schema/scale.ts';
+import type { Cause } from '../../../core/schema/cause.ts';
+import type { Plant } from '../../../core/schema/plant.ts';
 import type { Shelf } from '../../library/shelf.ts';
 import { Missing } from './CausePage.tsx';
 import { Facts, Halves, PlantLinks, Quiet, Sheet, Stack } from './parts.tsx';

@@ -1,5 +1,5 @@
 import { useOutletContext } from 'react-router';
-import type { Library } from '../../../core/knowledge/schema/library.ts';
+import type { Library } from '../../../core/schema/library.ts';
 import { Facts, Quiet, Sheet } from './parts.tsx';
 import type { Reading } from '../../library/useShelf.ts';
 import { sourceInWords } from './words.ts';

@@ -1,8 +1,8 @@
 import { styled } from 'styled-components';
-import { MONTHS } from '../../app/dates.ts';
+import { MONTHS } from '../../kit/dates.ts';
 import type { Almanac } from '../../../core/timing/almanac.ts';
 import { DAYS_IN_YEAR, monthSpan, type Day } from '../../../core/timing/calendar.ts';
-import type { WindowRule } from '../../../core/knowledge/schema/window.ts';
+import type { WindowRule } from '../../../core/schema/window.ts';
 import { dayOfYear, spansInYear } from '../../library/yearSpans.ts';
 import { capital } from './words.ts';
 

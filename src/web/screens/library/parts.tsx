@@ -1,7 +1,7 @@
 import { Fragment } from 'react';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
-import { FREQUENCY, type Frequency } from '../../../core/knowledge/scale.ts';
+import { FREQUENCY, type Frequency } from '../../../core/schema/scale.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { spaced } from './words.ts';
 

@@ -1,6 +1,6 @@
-import type { Harm } from '../../../core/knowledge/schema/cause.ts';
-import type { Source } from '../../../core/knowledge/schema/source.ts';
-import type { PlantStage, StageDay, WindowRule } from '../../../core/knowledge/schema/window.ts';
+import type { Harm } from '../../../core/schema/cause.ts';
+import type { Source } from '../../../core/schema/source.ts';
+import type { PlantStage, StageDay, WindowRule } from '../../../core/schema/window.ts';
 
 /** `nearly-always` as people write it. */
 export const spaced = (word: string): string => word.replaceAll('-', ' ');

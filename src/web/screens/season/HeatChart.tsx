@@ -10,7 +10,7 @@ import {
 } from 'recharts';
 import { addDays, dayOf, isoDay, type Day } from '../../../core/timing/calendar.ts';
 import type { HeatPoint } from '../../../core/timing/outlook.ts';
-import { dayAndMonth } from '../../app/dates.ts';
+import { dayAndMonth } from '../../kit/dates.ts';
 
 /** ISO date of a day number, as the chart hands it back. */
 const isoOf = (day: number): string => isoDay(addDays(FIRST_DAY, day));

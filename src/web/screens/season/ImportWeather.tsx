@@ -3,8 +3,8 @@ import { FileTrigger } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
-import { api } from '../../store/api.ts';
-import { dayAndMonth } from '../../app/dates.ts';
+import { api } from '../../api/api.ts';
+import { dayAndMonth } from '../../kit/dates.ts';
 
 const Help = styled.p`
   font-size: 14px;

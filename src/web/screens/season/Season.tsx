@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { styled } from 'styled-components';
-import { plantIdSchema, type PlantId } from '../../../core/knowledge/schema/common.ts';
+import { plantIdSchema, type PlantId } from '../../../core/schema/common.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { Notice } from '../../kit/Notice.tsx';

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import { civil, DAYS_IN_YEAR, dayOf, isoDay, type Day } from '../../../core/timing/calendar.ts';
 import { standsOn, type BandedDay } from '../../../core/timing/yearAhead.ts';
-import { dayAndMonth, MONTHS } from '../../app/dates.ts';
+import { dayAndMonth, MONTHS } from '../../kit/dates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { Doubt, Lane, MonthNames, Span, Today } from '../../kit/lane.ts';

@@ -2,7 +2,7 @@ import { styled } from 'styled-components';
 import { isoDay } from '../../../core/timing/calendar.ts';
 import type { ComingDay } from '../../../core/timing/outlook.ts';
 import type { WeatherDay } from '../../../core/timing/weather.ts';
-import { dayAndMonth } from '../../app/dates.ts';
+import { dayAndMonth } from '../../kit/dates.ts';
 
 const Table = styled.table`
   width: 100%;

@@ -1,15 +1,15 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { ClinicWeather } from '../../../contracts/weather.ts';
-import { observedDays } from '../../../contracts/answerConsult.ts';
-import type { PlantId } from '../../../core/knowledge/schema/common.ts';
-import { seasonEvents, type SeasonPlant } from '../../../core/season.ts';
+import { observedDays } from '../../../application/answerConsult.ts';
+import type { PlantId } from '../../../core/schema/common.ts';
+import { seasonEvents, type SeasonPlant } from '../../../core/consult/season.ts';
 import type { Day } from '../../../core/timing/calendar.ts';
 import type { Outlook } from '../../../core/timing/outlook.ts';
 import type { WeatherDay } from '../../../core/timing/weather.ts';
 import type { Shelf } from '../../library/shelf.ts';
 import type { ShelfState } from '../../library/useShelf.ts';
 import type { DatedEvent } from '../../season/seasonFiles.ts';
-import { api } from '../../store/api.ts';
+import { api } from '../../api/api.ts';
 import { workOutSeason } from '../../workers/seasonClient.ts';
 
 /** Base of the heat that the screen draws, Celsius: that of most insects of the library. */

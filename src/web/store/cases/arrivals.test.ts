@@ -1,4 +1,4 @@
-import { seeded } from '../../../core/random.ts';
+import { seeded } from '../../../core/util/random.ts';
 import { applyEdits, type TextEdits } from '../../../contracts/textEdits.ts';
 import { editsBetween, placeThrough, withArrivals } from './arrivals.ts';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { OPENED_CASE } from '../../../../tests/support/caseRecord.ts';
+import { OPENED_CASE } from '../../../test/caseRecord.ts';
 import { appendEvents } from '../../../contracts/appendEvents.ts';
 import { applyStoredEvent } from '../../../contracts/applyCaseEvent.ts';
 import type { CaseEvent, SentEvent, StoredEvent } from '../../../contracts/caseEvents.ts';

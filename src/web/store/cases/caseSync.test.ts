@@ -1,7 +1,7 @@
 import { jest } from '@jest/globals';
-import { OPENED_CASE } from '../../../../tests/support/caseRecord.ts';
-import { FakeServer, AWAY } from '../../../../tests/support/fakeApi.ts';
-import { sentEvent, wordsEvent } from '../../../../tests/support/sentEvents.ts';
+import { OPENED_CASE } from '../../../test/caseRecord.ts';
+import { FakeServer, AWAY } from '../../../test/fakeApi.ts';
+import { sentEvent, wordsEvent } from '../../../test/sentEvents.ts';
 import { diffText } from '../../../contracts/textEdits.ts';
 import { makeStore } from '../store.ts';
 import { caseLeft, caseLoaded, caseShown, changed } from './casesSlice.ts';
@@ -9,7 +9,7 @@ import { recordTyping } from './changes.ts';
 import { loadCase } from './chains.ts';
 import { openMemoryOutbox } from './outbox.ts';
 import { selectRecord, selectUnsaved } from './selectors.ts';
-import { startSync } from './startSync.ts';
+import { startSync } from '../startSync.ts';
 import { onlyWriter } from './writers.ts';
 
 const A = '5e0a7d1c-0000-4000-8000-00000000000a';

@@ -1,6 +1,6 @@
 import type { StoredEvent } from '../../../contracts/caseEvents.ts';
 import type { Problem } from '../../../contracts/problem.ts';
-import { isPassing, type Api } from '../api.ts';
+import { isPassing, type Api } from '../../api/api.ts';
 import { startSending, withStored, type CaseEntity } from './caseEntity.ts';
 import {
   caseFailed,

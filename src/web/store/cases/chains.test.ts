@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { FakeServer, AWAY } from '../../../../tests/support/fakeApi.ts';
-import { sentEvent, wordsEvent } from '../../../../tests/support/sentEvents.ts';
+import { FakeServer, AWAY } from '../../../test/fakeApi.ts';
+import { sentEvent, wordsEvent } from '../../../test/sentEvents.ts';
 import { makeStore } from '../store.ts';
 import { caseLoaded, changed } from './casesSlice.ts';
 import { drainAbandoned, keepChains, loadCase } from './chains.ts';

@@ -1,5 +1,5 @@
 import type { CaseRecord } from '../../../contracts/cases.ts';
-import type { Api } from '../api.ts';
+import type { Api } from '../../api/api.ts';
 import { openedEntity, type CaseEntity } from './caseEntity.ts';
 import { CaseSync, type CasesStore } from './caseSync.ts';
 import {

@@ -1,5 +1,5 @@
-import { OPENED_CASE } from '../../../../tests/support/caseRecord.ts';
-import { sentEvent, wordsEvent } from '../../../../tests/support/sentEvents.ts';
+import { OPENED_CASE } from '../../../test/caseRecord.ts';
+import { sentEvent, wordsEvent } from '../../../test/sentEvents.ts';
 import { caseLoaded, casesReducer, changed, storedReceived } from './casesSlice.ts';
 import { selectNow, selectRequest, type WithCases } from './selectors.ts';
 

@@ -8,7 +8,7 @@ import {
   type Day,
 } from '../../../../core/timing/calendar.ts';
 import type { StepSchedule } from '../../../../core/timing/schedule.ts';
-import { dayAndMonth, MONTHS } from '../../../app/dates.ts';
+import { dayAndMonth, MONTHS } from '../../../kit/dates.ts';
 import { Doubt, Lane, MonthNames, Span, Today } from '../../../kit/lane.ts';
 
 const Tick = styled.span`

@@ -5,7 +5,7 @@ import { isoDay, parseDay, type Day } from '../../../../core/timing/calendar.ts'
 import type { StepSchedule } from '../../../../core/timing/schedule.ts';
 import type { WindowState } from '../../../../core/timing/windows.ts';
 import type { BandedDay, BandedSpan } from '../../../../core/timing/yearAhead.ts';
-import { shortDate } from '../../../app/dates.ts';
+import { shortDate } from '../../../kit/dates.ts';
 import { Button } from '../../../kit/Button.tsx';
 import { DateField } from '../../../kit/DateField.tsx';
 import { WholeNumber } from '../../../kit/fields.tsx';

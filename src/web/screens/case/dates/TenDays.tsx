@@ -1,7 +1,7 @@
 import { styled } from 'styled-components';
 import { addDays, isoDay, type Day } from '../../../../core/timing/calendar.ts';
 import type { DayCheck } from '../../../../core/timing/dayCheck.ts';
-import { weekdayAndDay } from '../../../app/dates.ts';
+import { weekdayAndDay } from '../../../kit/dates.ts';
 
 const Days = styled.table`
   width: 100%;

@@ -1,5 +1,5 @@
 import ICAL from 'ical.js';
-import { day } from '../../../../../tests/support/setting.ts';
+import { day } from '../../../../test/setting.ts';
 import type { StepSchedule } from '../../../../core/timing/schedule.ts';
 import { planCalendar, titleOfStep } from './planCalendar.ts';
 

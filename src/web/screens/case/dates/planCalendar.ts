@@ -1,5 +1,5 @@
 import type { ConsultResponse } from '../../../../contracts/consult.ts';
-import type { Result } from '../../../../core/result.ts';
+import type { Result } from '../../../../core/util/result.ts';
 import { parseDay, type Day } from '../../../../core/timing/calendar.ts';
 import type { Schedule, StepSchedule } from '../../../../core/timing/schedule.ts';
 import { calendarFile, type CalendarEntry } from '../../../season/seasonFiles.ts';

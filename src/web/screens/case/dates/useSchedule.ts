@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { ScheduleQuery } from '../../../../contracts/answerSchedule.ts';
+import type { ScheduleQuery } from '../../../../application/answerSchedule.ts';
 import type { CasePlant } from '../../../../contracts/cases.ts';
 import type { PlanSchedule } from '../../../../core/advice/planSchedule.ts';
 import { selectNow, selectRequest } from '../../../store/cases/selectors.ts';
 import { useAppSelector } from '../../../store/store.ts';
-import { useCaseId } from '../useCase.ts';
+import { useCaseId } from '../common/useCase.ts';
 import { consultant } from '../../../workers/consultClient.ts';
 
 export type ScheduleState =

@@ -1,0 +1,307 @@
+import type { Finding } from '../core/schema/finding.ts';
+import type {
+  Answer,
+  Consultant,
+  Consultation,
+  Enquiry,
+  RankedCause,
+} from '../core/consult/consult.ts';
+import { isPesticide } from '../core/advice/safetyRules.ts';
+import { PLANT_QUESTION } from '../core/questions/drafts.ts';
+import { ASKS_ONLY, LIKE_WORDS } from '../core/diagnosis/wording.ts';
+import type { Argument } from '../core/diagnosis/explain.ts';
+import type { Experience } from '../core/diagnosis/learning.ts';
+import type { Compiled } from '../core/library/compile.ts';
+import type { CauseId, FindingId, PlantId } from '../core/schema/common.ts';
+import { onNarrowLeaf } from '../core/schema/plate.ts';
+import { fail, ok, type Result } from '../core/util/result.ts';
+import { findPlants } from '../core/language/plantNames.ts';
+import { tokenize } from '../core/language/tokens.ts';
+import { isoDay, parseDay } from '../core/timing/calendar.ts';
+import type { WeatherDay } from '../core/timing/weather.ts';
+import {
+  consultRequestSchema,
+  type ConsultRequest,
+  type ConsultResponse,
+  type Seen,
+} from '../contracts/consult.ts';
+import { problemFrom, type Problem } from '../contracts/problem.ts';
+
+const DEFAULT_SURE = 0.85;
+const OWN_WORDS_CONFIDENCE = 1;
+
+function resolvePlant(
+  library: Compiled,
+  name: string | undefined,
+): Result<PlantId | null, Problem> {
+  if (name === undefined) return ok(null);
+  const byId = [...library.plants.keys()].find((id) => id === name);
+  const plant = byId ?? findPlants(library.plantNames, tokenize(name))[0]?.plant;
+  if (plant !== undefined) return ok(plant);
+  return fail({
+    code: 'unknown-plant',
+    field: 'plant',
+    message: `No plant "${name.slice(0, 60)}" in the library.`,
+    cure: 'Give a name such as "tomato" or a group such as "tree", or leave the field out.',
+  });
+}
+
+function unknownFinding(id: string, field: string): Problem {
+  return {
+    code: 'unknown-finding',
+    field,
+    message: `No finding or group "${id.slice(0, 60)}" in the library.`,
+    cure: 'Use an id from "heard" or "ask" of an earlier answer.',
+  };
+}
+
+function findFinding(library: Compiled, id: string): FindingId | null {
+  return [...library.findings.values()].find((finding) => finding.id === id)?.id ?? null;
+}
+
+/** The plant of the request, or the one given as an answer to the question for it. */
+function requestedPlant(request: ConsultRequest): string | undefined {
+  const told = request.answers.find(({ finding }) => finding === PLANT_QUESTION)?.value;
+  return request.plant ?? (typeof told === 'string' && told !== 'unknown' ? told : undefined);
+}
+
+function findCause(library: Compiled, id: string): CauseId | null {
+  return [...library.causes.values()].find((cause) => cause.id === id)?.id ?? null;
+}
+
+/** Experience of causes that the library no longer holds is left out. */
+function toExperience(library: Compiled, seen: readonly Seen[]): Experience {
+  return new Map(
+    seen.flatMap(({ cause, cases }) => {
+      const id = findCause(library, cause);
+      return id === null ? [] : [[id, cases] as const];
+    }),
+  );
+}
+
+/** One answer of the request; `finding` may be a group, and then the value is the choice. */
+function resolveAnswer(
+  library: Compiled,
+  { finding: asked, value, sure = DEFAULT_SURE }: ConsultRequest['answers'][number],
+  index: number,
+): Result<Answer, Problem> {
+  const finding = findFinding(library, asked);
+  if (value === 'unknown') {
+    return asked === PLANT_QUESTION || finding !== null || library.groups.has(asked)
+      ? ok({ kind: 'unknown', asked })
+      : fail(unknownFinding(asked, `answers.${index}.finding`));
+  }
+  if (typeof value === 'string') {
+    const choice = findFinding(library, value);
+    return choice === null
+      ? fail(unknownFinding(value, `answers.${index}.value`))
+      : ok({ kind: 'told', finding: choice, value: true, sure });
+  }
+  return finding === null
+    ? fail(unknownFinding(asked, `answers.${index}.finding`))
+    : ok({ kind: 'told', finding, value, sure });
+}
+
+/** Days of a request or of the clinic's station as the core takes them, in order. */
+export function observedDays(days: ConsultRequest['weather']): readonly WeatherDay[] {
+  return days
+    .flatMap(({ day, ...values }) => {
+      const read = parseDay(day);
+      return read.ok ? [{ day: read.value, ...values }] : [];
+    })
+    .sort((a, b) => a.day - b.day);
+}
+
+function toEnquiry(library: Compiled, request: ConsultRequest): Result<Enquiry, Problem> {
+  const today = parseDay(request.date);
+  if (!today.ok) throw new Error('the date was checked by the schema');
+  const plant = resolvePlant(library, requestedPlant(request));
+  if (!plant.ok) return plant;
+  const answers: Answer[] = [];
+  for (const [index, one] of request.answers.entries()) {
+    if (one.finding === PLANT_QUESTION && one.value !== 'unknown') continue;
+    const answer = resolveAnswer(library, one, index);
+    if (!answer.ok) return answer;
+    answers.push(answer.value);
+  }
+  const { words, place, channel, approach } = request;
+  const experience = toExperience(library, request.experience);
+  const asked = { words, today: today.value, place, plant: plant.value, channel, approach };
+  return ok({ ...asked, answers, experience, weather: observedDays(request.weather) });
+}
+
+const round = (value: number, digits: number): number => Number(value.toFixed(digits));
+
+function describePlant(library: Compiled, id: PlantId) {
+  const plant = library.plants.get(id);
+  return { id, name: plant?.name ?? id, scientificName: plant?.scientific ?? null };
+}
+
+function describePlants(
+  library: Compiled,
+  found: Consultation,
+  set: PlantId | null,
+): ConsultResponse['plant'] {
+  const others = found.plants.map(({ plant, confidence }) => ({
+    ...describePlant(library, plant),
+    confidence: round(confidence, 3),
+  }));
+  if (set !== null) {
+    const alternatives = others.filter(({ id }) => id !== set);
+    return { ...describePlant(library, set), confidence: OWN_WORDS_CONFIDENCE, alternatives };
+  }
+  const [first, ...alternatives] = others;
+  return first ? { ...first, alternatives } : null;
+}
+
+function labelOf(library: Compiled, id: FindingId): string {
+  if (id === LIKE_WORDS) return 'Told in words like its description';
+  if (id === ASKS_ONLY) return 'Asks what to do, and tells of nothing seen';
+  return library.findings.get(id)?.label ?? id;
+}
+
+/** Parameters of the drawing of a finding on a plant; a question may also be about a group or a plant, which have none. */
+function platesOn(library: Compiled, plant: PlantId | null): (id: string) => string | null {
+  const findings: ReadonlyMap<string, Finding> = library.findings;
+  const narrow = plant !== null && library.taxonomy.traits(plant).narrowLeaf === true;
+  return (id) => {
+    const plate = findings.get(id)?.plate;
+    if (plate === undefined || plate === 'none') return null;
+    return narrow ? onNarrowLeaf(plate) : plate;
+  };
+}
+
+function describeArguments(library: Compiled, list: readonly Argument[]) {
+  return list.map(({ finding, value, decibans }) => ({
+    finding,
+    label: value ? labelOf(library, finding) : `no “${labelOf(library, finding)}”`,
+    decibans: round(decibans, 1),
+  }));
+}
+
+function nameOf(library: Compiled, id: CauseId): string {
+  return library.causes.get(id)?.name ?? id;
+}
+
+function describeCause(library: Compiled, ranked: RankedCause): ConsultResponse['causes'][number] {
+  const { cause, probability, versus, seenHere } = ranked;
+  const list = describeArguments(library, ranked.arguments);
+  return {
+    id: cause.id,
+    name: cause.name,
+    scientificName: cause.scientific ?? null,
+    aliases: cause.aliases,
+    category: cause.category,
+    probability: round(probability, 4),
+    for: list.filter(({ decibans }) => decibans > 0),
+    against: list.filter(({ decibans }) => decibans < 0),
+    say: cause.say,
+    expect: cause.expect ?? null,
+    lookAlikes: cause.lookAlikes.map(({ id, tells }) => ({
+      id,
+      name: nameOf(library, id),
+      tells,
+    })),
+    source: cause.source,
+    versus: versus && {
+      id: versus.rival,
+      name: nameOf(library, versus.rival),
+      arguments: describeArguments(library, versus.arguments),
+    },
+    seenHere: seenHere && { cases: round(seenHere.cases, 2), factor: round(seenHere.factor, 2) },
+  };
+}
+
+function describeAdvice({ advice }: Consultation): ConsultResponse['advice'] {
+  return {
+    verdict: advice.verdict,
+    headline: advice.headline,
+    steps: advice.steps.map(({ id, text, rung, when, cautions, work }) => ({
+      id,
+      text,
+      rung,
+      when: {
+        from: isoDay(when.from),
+        to: when.to === null ? null : isoDay(when.to),
+        note: when.note,
+      },
+      cautions: [...cautions],
+      product: work !== null && isPesticide(work.treatment),
+    })),
+    cautions: [...advice.cautions],
+    refer: [...advice.refer],
+    notDoing: advice.notDoing.map(({ text, why }) => ({ text, why })),
+    differ: advice.differ.map(({ over, here, others, why }) => ({ over, here, others, why })),
+    lookAgain: isoDay(advice.lookAgain),
+  };
+}
+
+function toResponse(library: Compiled, set: PlantId | null, found: Consultation): ConsultResponse {
+  const plateOf = platesOn(library, set ?? found.plants[0]?.plant ?? null);
+  return {
+    plant: describePlants(library, found, set),
+    parts: found.parts.map(({ plant, words }) => ({ ...describePlant(library, plant), words })),
+    amounts: found.amounts.map(({ kind, text, span }) => ({
+      kind,
+      text,
+      span: [span.start, span.end],
+    })),
+    heard: found.heard.map(({ finding, value, sure, span }) => ({
+      finding,
+      label: labelOf(library, finding),
+      part: library.findings.get(finding)?.part ?? 'whole',
+      value,
+      sure,
+      span: [span.start, span.end],
+    })),
+    causes: found.causes.map((ranked) => describeCause(library, ranked)),
+    explanation: [...found.explanation],
+    unexplained: round(found.unexplained, 4),
+    nothingWrong: round(found.nothingWrong, 4),
+    ask: found.ask.map(({ finding, question, how, seconds, worth, choices }) => ({
+      finding,
+      question,
+      how,
+      seconds,
+      worth: round(worth, 3),
+      plate: plateOf(finding),
+      choices: choices.map((choice) => ({ ...choice, plate: plateOf(choice.finding) })),
+    })),
+    settled: found.settled.settled,
+    settledWhy: { reason: found.settled.reason, sample: found.settled.sample },
+    conflicts: found.conflicts.map(({ findings, text }) => ({ findings: [...findings], text })),
+    wouldChange: found.overturning && {
+      leader: { id: found.overturning.leader, name: nameOf(library, found.overturning.leader) },
+      turns: found.overturning.turns.map(({ names, label, value, takesBack }) => ({
+        finding: names,
+        label,
+        value,
+        takesBack,
+      })),
+    },
+    pair: found.pair.map((one) => ({
+      alone: one.alone,
+      name: nameOf(library, one.alone),
+      arguments: describeArguments(library, one.arguments),
+    })),
+    advice: describeAdvice(found),
+    knowledge: { version: library.version },
+  };
+}
+
+/** Checks an unknown body and resolves its names in the library. */
+export function readEnquiry(library: Compiled, body: unknown): Result<Enquiry, Problem> {
+  const request = consultRequestSchema.safeParse(body);
+  return request.success ? toEnquiry(library, request.data) : fail(problemFrom(request.error));
+}
+
+/** Checks an unknown body, consults, and puts the answer into the form of the contract. */
+export function answerConsult(
+  library: Compiled,
+  consultant: Consultant,
+  body: unknown,
+): Result<ConsultResponse, Problem> {
+  const enquiry = readEnquiry(library, body);
+  if (!enquiry.ok) return enquiry;
+  return ok(toResponse(library, enquiry.value.plant, consultant(enquiry.value)));
+}

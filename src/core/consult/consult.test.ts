@@ -1,0 +1,65 @@
+import { enquiry } from '../../test/enquiry.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { findingId, plantId } from '../../test/setting.ts';
+import { createConsultant, type Answer, type Consultation, type Enquiry } from './consult.ts';
+
+const library = miniLibrary(
+  [
+    { id: 'webs', extra: { phrases: ['web|webs'], background: 'telltale' } },
+    { id: 'spots', extra: { phrases: ['spot|spots'], background: 'rare' } },
+  ],
+  [
+    { id: 'mites', findings: { webs: 'always' }, extra: { leave: 'It goes.', category: 'mite' } },
+    { id: 'rust', findings: { spots: 'always' }, extra: { leave: 'It goes.' } },
+    {
+      id: 'moss-pest',
+      findings: { webs: 'always' },
+      extra: { leave: 'It goes.', hosts: { moss: 'usual' } },
+    },
+  ],
+  { 'plants/b.yaml': [{ id: 'moss', name: 'Moss', source: 'judgement' }] },
+);
+const consultant = createConsultant(library);
+const ask = (words: string, change: Partial<Enquiry> = {}): Consultation =>
+  consultant(enquiry(words, change));
+const told = (id: string, value: boolean): Answer => ({
+  kind: 'told',
+  finding: findingId(id),
+  value,
+  sure: 0.9,
+});
+const leader = (consultation: Consultation): string | undefined => consultation.causes[0]?.cause.id;
+
+it('takes the plant from the words, and the advisor over the words', () => {
+  expect(leader(ask('webs on my fern'))).toBe('mites');
+  expect(leader(ask('webs on my fern', { plant: plantId('moss') }))).toBe('moss-pest');
+});
+
+it('lets an answer outweigh what was heard', () => {
+  expect(leader(ask('spots on the fern'))).toBe('rust');
+  expect(
+    leader(ask('spots on the fern', { answers: [told('spots', false), told('webs', true)] })),
+  ).toBe('mites');
+});
+
+it('leaves a dropped finding out of the weighing', () => {
+  const without = ask('spots on the fern', { answers: [{ kind: 'unknown', asked: 'spots' }] });
+  expect(without.causes.every((one) => one.arguments.length === 0)).toBe(true);
+});
+
+it('shows for each cause what speaks for and against it', () => {
+  const [first] = ask('webs but no spots on the fern').causes;
+  expect(first?.arguments).toMatchObject([{ finding: 'webs' }]);
+  const rust = ask('webs but no spots on the fern').causes.find(({ cause }) => cause.id === 'rust');
+  expect(rust?.arguments[0]).toMatchObject({ finding: 'spots' });
+  expect(rust?.arguments[0]?.decibans).toBeLessThan(0);
+});
+
+it('is settled only when something was said', () => {
+  expect(ask('').settled.settled).toBe(false);
+  expect(ask('webs and webs, no spots on the fern').settled.settled).toBe(true);
+});
+
+it('gives the same answer to the same enquiry', () => {
+  expect(ask('webs on the fern')).toEqual(ask('webs on the fern'));
+});

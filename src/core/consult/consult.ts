@@ -1,0 +1,361 @@
+import { planAdvice, type Advice } from '../advice/plan.ts';
+import type { AdviceContext, Approach, Channel } from '../advice/context.ts';
+import { findConflicts, type Conflict, type SameWords } from '../diagnosis/conflicts.ts';
+import {
+  argumentsBetween,
+  argumentsFor,
+  pairArguments,
+  type Argument,
+  type PairArgument,
+} from '../diagnosis/explain.ts';
+import type { Report } from '../diagnosis/evidence.ts';
+import type { Experience } from '../diagnosis/learning.ts';
+import { buildNetwork, FIRST_SINGLE, type Network } from '../diagnosis/network.ts';
+import { whatWouldChange, type Overturning } from '../questions/overturn.ts';
+import { weighAll, type Weighing } from '../diagnosis/posterior.ts';
+import { silenceWeight } from '../diagnosis/silence.ts';
+import { findQuestions, rankSamples, type Inquiry, type Question } from '../questions/questions.ts';
+import { settle, type Settled } from '../questions/settled.ts';
+import { isRelevant } from '../diagnosis/weigh.ts';
+import { makeEar } from '../library/ear.ts';
+import type { Compiled } from '../library/compile.ts';
+import type { Cause } from '../schema/cause.ts';
+import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
+import { hear, type Heard, type HeardFinding } from '../language/hear.ts';
+import type { Token } from '../language/tokens.ts';
+import { likeness } from '../language/descriptions.ts';
+import { oddAmounts, saidAmounts, type SaidAmount } from '../language/amounts.ts';
+import { mixedUpLengths, oddLengths, type SaidLength } from '../language/measures.ts';
+import { partByPlant, type PlantPart } from '../language/severalPlants.ts';
+import type { RankedPlant } from '../language/plantNames.ts';
+import { createAlmanacs, type Almanac } from '../timing/almanac.ts';
+import type { Coordinates } from '../timing/climate.ts';
+import type { Day } from '../timing/calendar.ts';
+import type { WeatherDay } from '../timing/weather.ts';
+
+/** One answer given by the enquirer, or one correction by the advisor; it outweighs what was heard. */
+export type Answer =
+  | {
+      readonly kind: 'told';
+      readonly finding: FindingId;
+      readonly value: boolean;
+      readonly sure: number;
+    }
+  /** The enquirer cannot tell; `asked` is the id of the finding or group, which is not asked again. */
+  | { readonly kind: 'unknown'; readonly asked: string };
+
+/** An enquiry about one plant. */
+export interface Enquiry {
+  readonly words: string;
+  readonly today: Day;
+  readonly place: Coordinates;
+  /** Set by the advisor; otherwise the plant is taken from the words. */
+  readonly plant: PlantId | null;
+  readonly channel: Channel;
+  readonly approach: Approach;
+  readonly answers: readonly Answer[];
+  /** The clinic's confirmed cases; empty leaves the library's own idea of what is common. */
+  readonly experience: Experience;
+  /** Days observed at the place, in order; empty takes normal years. */
+  readonly weather: readonly WeatherDay[];
+}
+
+/** A cause in the ranking, with what speaks for and against it. */
+export interface RankedCause {
+  readonly cause: Cause;
+  readonly probability: number;
+  /** Against nothing wrong. */
+  readonly arguments: readonly Argument[];
+  /** Against the leader; for the leader itself, against the second. */
+  readonly versus: { readonly rival: CauseId; readonly arguments: readonly Argument[] } | null;
+  /** Weighted confirmed cases of the clinic, and by how much they make it likelier before any evidence. */
+  readonly seenHere: { readonly cases: number; readonly factor: number } | null;
+}
+
+/** The whole answer to an enquiry. */
+export interface Consultation {
+  readonly plants: readonly RankedPlant[];
+  /** What is said of each plant, when the words are about several. */
+  readonly parts: readonly PlantPart[];
+  /** Values that were said: since when, how warm, how often watered. */
+  readonly amounts: readonly SaidAmount[];
+  readonly heard: readonly HeardFinding[];
+  readonly causes: readonly RankedCause[];
+  readonly explanation: readonly CauseId[];
+  readonly nothingWrong: number;
+  readonly unexplained: number;
+  readonly ask: readonly Question[];
+  readonly settled: Settled;
+  readonly conflicts: readonly Conflict[];
+  readonly overturning: Overturning | null;
+  readonly pair: readonly PairArgument[];
+  readonly advice: Advice;
+}
+
+/** Answers enquiries from a compiled library. Pure: the same enquiry always gives the same answer. */
+export type Consultant = (enquiry: Enquiry) => Consultation;
+
+const CAUSES_SHOWN = 12;
+/** What was heard and what was answered, as one report for each finding; an answer replaces what was heard. */
+function reportsOf(heard: readonly HeardFinding[], answers: readonly Answer[]): readonly Report[] {
+  const answered = new Set<string>(
+    answers.map((one) => (one.kind === 'told' ? one.finding : one.asked)),
+  );
+  const told = answers.filter((one) => one.kind === 'told');
+  return [...heard.filter(({ finding }) => !answered.has(finding)), ...told];
+}
+
+/** The telling words without those whose meaning the advisor dropped or turned round. */
+function wordsStanding({ telling, findings }: Heard, answers: readonly Answer[]): readonly Token[] {
+  const corrected = new Map<string, boolean | null>(
+    answers.map((one) => (one.kind === 'told' ? [one.finding, one.value] : [one.asked, null])),
+  );
+  const gone = findings.filter(
+    ({ finding, value }) => corrected.has(finding) && corrected.get(finding) !== value,
+  );
+  return telling.filter(
+    ({ start, end }) => !gone.some(({ span }) => start >= span.start && end <= span.end),
+  );
+}
+
+function rankCauses(
+  network: Network,
+  { posterior, evidence: reported, wording }: Weighing,
+  experience: Experience,
+): readonly RankedCause[] {
+  const evidence = [...reported, ...wording];
+  const order = posterior.ranking.slice(0, CAUSES_SHOWN);
+  return order.flatMap((i, rank) => {
+    const cause = network.causes[i];
+    const rival = order[rank === 0 ? 1 : 0];
+    const against = rival === undefined ? undefined : network.causes[rival];
+    if (!cause) return [];
+    const cases = experience.get(cause.id) ?? 0;
+    return [
+      {
+        cause,
+        probability: posterior.causes[i] ?? 0,
+        arguments: argumentsFor(network, evidence, i),
+        versus:
+          against && rival !== undefined
+            ? {
+                rival: against.id,
+                arguments: argumentsBetween(
+                  network,
+                  evidence,
+                  FIRST_SINGLE + i,
+                  FIRST_SINGLE + rival,
+                ),
+              }
+            : null,
+        seenHere: cases > 0 ? { cases, factor: network.learned[i] ?? 1 } : null,
+      },
+    ];
+  });
+}
+
+const countWords = (text: string): number => text.split(/\s+/).filter(Boolean).length;
+
+/** Networks, almanacs and what was heard, kept between enquiries; an advisor's day needs a handful. */
+const MOST_KEPT = 64;
+
+function keeping<K, T>(make: (key: K) => T, keyOf: (key: K) => string): (key: K) => T {
+  const kept = new Map<string, T>();
+  return (key) => {
+    const name = keyOf(key);
+    const known = kept.get(name);
+    if (known !== undefined) return known;
+    if (kept.size >= MOST_KEPT) kept.clear();
+    const made = make(key);
+    kept.set(name, made);
+    return made;
+  };
+}
+
+interface Setting {
+  readonly plant: PlantId | null;
+  readonly place: Coordinates;
+  readonly today: Day;
+  readonly experience: Experience;
+  readonly weather: readonly WeatherDay[];
+  readonly since: Day | null;
+}
+
+type Spoken = Pick<Enquiry, 'words' | 'plant'>;
+
+type Whereabouts = Pick<Setting, 'place' | 'weather'>;
+
+/** Tells apart places and runs of weather; days that are changed change the weighted sum. */
+function whereKey({ place: { lat, lon, height }, weather }: Whereabouts): string {
+  const sum = weather.reduce(
+    (total, { minCelsius, maxCelsius }, i) => total + (i + 1) * (minCelsius + 2 * maxCelsius),
+    0,
+  );
+  return `${lat} ${lon} ${height ?? ''} ${weather.length} ${weather.at(-1)?.day ?? ''} ${sum}`;
+}
+
+/** What is worked out once and kept between the answers of an enquiry. */
+interface Kept {
+  readonly almanacs: (where: Whereabouts) => Almanac;
+  readonly networks: (setting: Setting) => Network;
+  readonly hearing: (spoken: Spoken) => Heard;
+  readonly partsOf: (spoken: Spoken) => readonly PlantPart[];
+  readonly amounts: (enquiry: Enquiry) => readonly SaidAmount[];
+}
+
+/** Makes a consultant over a compiled library. */
+export function createConsultant(library: Compiled): Consultant {
+  const makeAlmanac = createAlmanacs(library.places);
+  const almanacs = keeping(
+    ({ place, weather }: Whereabouts) => makeAlmanac(place, weather),
+    whereKey,
+  );
+  const networks = keeping(
+    (setting: Setting) =>
+      buildNetwork(library, setting.plant, { ...setting, almanac: almanacs(setting) }),
+    (setting) =>
+      `${setting.plant ?? ''} ${whereKey(setting)} ${setting.today} ${setting.since ?? ''} ${[...setting.experience].join(' ')}`,
+  );
+  const ear = makeEar(library);
+  const hearing = keeping(
+    ({ words, plant }: Spoken) => hear(ear, words, plant),
+    ({ words, plant }) => `${plant ?? ''} ${words}`,
+  );
+  const partsOf = keeping(
+    ({ words, plant }: Spoken) =>
+      plant === null && hearing({ words, plant }).plants.length > 1 ? partByPlant(ear, words) : [],
+    ({ words, plant }) => `${plant ?? ''} ${words}`,
+  );
+  const amounts = keeping(
+    ({ words, place, today }: Enquiry) =>
+      saidAmounts(words, { today, south: place.lat < 0, fahrenheit: usesFahrenheit(place) }),
+    ({ words, place: { lat, lon }, today }) => `${lat} ${lon} ${today} ${words}`,
+  );
+  const kept: Kept = { almanacs, networks, hearing, partsOf, amounts };
+  return (enquiry) => consult(library, enquiry, kept);
+}
+
+function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation {
+  const { words, today, answers, experience, place, weather } = enquiry;
+  const heard = kept.hearing({ words, plant: enquiry.plant });
+  const amounts = kept.amounts(enquiry);
+  const plant = enquiry.plant ?? heard.plants[0]?.plant ?? null;
+  const network = kept.networks({
+    plant,
+    place,
+    weather,
+    today,
+    since: sinceOf(amounts, today),
+    experience,
+  });
+  const reports = reportsOf(heard.findings, answers);
+  const weighing = weighAll(library, network, reports, silenceWeight(countWords(words)), {
+    likeness: likeness(library.descriptions(), wordsStanding(heard, answers)),
+    asks: heard.asks && answers.length === 0,
+  });
+  const { posterior, evidence } = weighing;
+  const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
+  const inquiry = findQuestions(library, network, posterior, reports, skipped);
+  const questions = plant === null ? plantFirst(inquiry.questions) : inquiry.questions;
+  const samples = rankSamples(inquiry);
+  const context: AdviceContext = {
+    today,
+    almanac: kept.almanacs(enquiry),
+    traits: plant === null ? {} : library.taxonomy.traits(plant),
+    kinds: plant === null ? [] : library.taxonomy.lineage(plant),
+    approach: enquiry.approach,
+    channel: enquiry.channel,
+    reported: new Set(reports.filter(({ value }) => value).map(({ finding }) => finding)),
+    // "No dog here" in passing does not say that no child is about: what lifts a caution is asked for.
+    ruledOut: new Set(
+      reportsOf([], answers).flatMap(({ finding, value }) => (value ? [] : finding)),
+    ),
+  };
+
+  return {
+    plants: heard.plants,
+    parts: kept.partsOf(enquiry),
+    amounts,
+    heard: heard.findings.filter(({ finding }) => tellsHere(library, network, finding)),
+    causes: rankCauses(network, weighing, experience),
+    explanation: posterior.explanation,
+    nothingWrong: posterior.nothingWrong,
+    unexplained: posterior.notInLibrary,
+    ask: questions.slice(0, 3),
+    settled: settle(network, posterior, questions, samples, reports.length),
+    conflicts: [
+      ...findConflicts(library, network, reports, evidence, readTogether(heard.findings)),
+      ...doubtfulMeasures(words),
+      ...oddAmounts(amounts, words).map((text) => ({ findings: [], text })),
+    ],
+    overturning: overturningOf(library, network, weighing, inquiry),
+    pair: pairArguments(network, posterior, evidence),
+    advice: planAdvice(library, network, posterior, context),
+  };
+}
+
+/** Where people say degrees Fahrenheit: the United States, roughly. */
+const FAHRENHEIT = { south: 18, north: 49.4, west: -170, east: -66.9 } as const;
+
+const usesFahrenheit = ({ lat, lon }: Coordinates): boolean =>
+  lat > FAHRENHEIT.south &&
+  lat < FAHRENHEIT.north &&
+  lon > FAHRENHEIT.west &&
+  lon < FAHRENHEIT.east;
+
+/** Longer ago than this it began in a year whose season says nothing of this one. */
+const LONGEST_AGO_DAYS = 300;
+
+/** The day on which the trouble began, where one was said. */
+function sinceOf(amounts: readonly SaidAmount[], today: Day): Day | null {
+  const began = amounts.find((one) => one.kind === 'since' && one.to !== null);
+  const on = began && 'to' in began ? began.to : null;
+  return on !== null && today - on <= LONGEST_AGO_DAYS ? on : null;
+}
+
+/** Some cause of this plant shows the finding, or the advice must mind it; the rest was said of something else. */
+function tellsHere(library: Compiled, network: Network, finding: FindingId): boolean {
+  const node = network.node(finding);
+  return library.findings.get(finding)?.forAdvice === true || (node !== null && isRelevant(node));
+}
+
+/** Without the plant every cause of the library stands, so it is asked before anything else. */
+function plantFirst(questions: readonly Question[]): readonly Question[] {
+  const isPlant = ({ kind }: Question): boolean => kind === 'plant';
+  return [...questions.filter(isPlant), ...questions.filter((one) => !isPlant(one))];
+}
+
+/** Characters between two remarks that still can be one. */
+const ONE_REMARK = 25;
+
+function readTogether(heard: readonly HeardFinding[]): SameWords {
+  const spans = new Map(heard.map(({ finding, span }) => [finding, span]));
+  return (a, b) => {
+    const [first, second] = [spans.get(a), spans.get(b)];
+    if (!first || !second) return false;
+    return Math.max(first.start, second.start) - Math.min(first.end, second.end) < ONE_REMARK;
+  };
+}
+
+/** Nothing reported, nothing to overturn: common causes lead, and any answer would change that. */
+function overturningOf(
+  library: Compiled,
+  network: Network,
+  { evidence }: Weighing,
+  inquiry: Inquiry,
+): Overturning | null {
+  if (evidence.length === 0) return null;
+  const labelOf = (id: FindingId): string => library.findings.get(id)?.label ?? id;
+  return whatWouldChange(network, inquiry, evidence, labelOf);
+}
+
+function doubtfulMeasures(words: string): readonly Conflict[] {
+  const said = ({ span }: SaidLength): string => words.slice(span.start, span.end);
+  const mixedUp = mixedUpLengths(words).map(
+    ([a, b]) => `"${said(a)}" and "${said(b)}" were both said. Which is it?`,
+  );
+  const odd = oddLengths(words).map(
+    ({ length, thing }) => `"${said(length)}" is odd for ${thing}. Was it another unit?`,
+  );
+  return [...mixedUp, ...odd].map((text) => ({ findings: [], text }));
+}

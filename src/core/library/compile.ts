@@ -1,0 +1,166 @@
+import { buildDescriptions, type Descriptions } from '../language/descriptions.ts';
+import { buildPhraseIndex, countUses, type PhraseIndex } from '../language/phraseIndex.ts';
+import { compileClasses, compilePhrase } from '../language/phrase.ts';
+import { buildPlantNames, type PlantNames } from '../language/plantNames.ts';
+import {
+  compileWordModel,
+  makeLikening,
+  type Likening,
+  type WordModel,
+} from '../language/wordModel.ts';
+import { buildHosting, type Hosting } from '../knowledge/hosting.ts';
+import { BACKGROUND, COMMONNESS } from '../schema/scale.ts';
+import { careCause, careFinding, careTreatments } from '../knowledge/careTopics.ts';
+import type { Cause } from '../schema/cause.ts';
+import type { CauseId, FindingId, PlantId, TreatmentId } from '../schema/common.ts';
+import type { Finding, FindingGroup } from '../schema/finding.ts';
+import type { Library } from '../schema/library.ts';
+import type { Place } from '../schema/place.ts';
+import type { Plant } from '../schema/plant.ts';
+import type { Treatment } from '../schema/treatment.ts';
+import type { View } from '../schema/view.ts';
+import { shownBy, strengthsOf, type ShownBy, type Strengths } from '../knowledge/strengths.ts';
+import { buildTaxonomy, type Taxonomy } from '../knowledge/taxonomy.ts';
+
+/** The library ready for use: entries by id, word indexes, and numbers in place of words. */
+export interface Compiled {
+  readonly version: string;
+  readonly plants: ReadonlyMap<PlantId, Plant>;
+  readonly findings: ReadonlyMap<FindingId, Finding>;
+  readonly groups: ReadonlyMap<string, FindingGroup>;
+  /** Findings of each exclusive group, in the order of the library. */
+  readonly groupMembers: ReadonlyMap<string, readonly Finding[]>;
+  readonly causes: ReadonlyMap<CauseId, Cause>;
+  readonly treatments: ReadonlyMap<TreatmentId, Treatment>;
+  readonly views: readonly View[];
+  readonly places: readonly Place[];
+  readonly taxonomy: Taxonomy;
+  readonly plantNames: PlantNames;
+  readonly phrases: PhraseIndex<Finding>;
+  /** How many phrases each stem stands in: the fewer, the more it tells. */
+  readonly phraseUses: ReadonlyMap<string, number>;
+  /** What words have in common with others. */
+  readonly likening: Likening;
+  /** Null for a library that nothing was learned for. */
+  readonly wordModel: WordModel | null;
+  /** A finding and every more general one that it implies, itself first. */
+  readonly implied: (id: FindingId) => readonly FindingId[];
+  readonly strengths: ReadonlyMap<CauseId, Strengths>;
+  /** The words of all causes' descriptions; put together at the first call, which takes as long as all the rest. */
+  readonly descriptions: () => Descriptions;
+  readonly shownBy: ShownBy;
+  readonly hosting: Hosting;
+}
+
+const byId = <K extends string, T extends { readonly id: K }>(entries: readonly T[]): Map<K, T> =>
+  new Map(entries.map((entry) => [entry.id, entry]));
+
+/** Chance of a finding without any cause. */
+export function backgroundOf(finding: Finding): number {
+  return BACKGROUND[finding.background];
+}
+
+function impliedBy(
+  findings: ReadonlyMap<FindingId, Finding>,
+): (id: FindingId) => readonly FindingId[] {
+  const known = new Map<FindingId, readonly FindingId[]>();
+  const walk = (id: FindingId, seen: Set<FindingId>): void => {
+    if (seen.has(id)) return;
+    seen.add(id);
+    for (const parent of findings.get(id)?.isA ?? []) walk(parent, seen);
+  };
+  return (id) => {
+    const found = known.get(id);
+    if (found) return found;
+    const seen = new Set<FindingId>();
+    walk(id, seen);
+    const list = [...seen];
+    known.set(id, list);
+    return list;
+  };
+}
+
+/** The word class of what is picked and eaten. */
+const FRUIT_WORDS = 'fruit';
+
+function once<T>(make: () => T): () => T {
+  let made: T | undefined;
+  return () => (made ??= make());
+}
+
+/** Word classes, with the names of all plants that are eaten for their fruit as words for fruit: "fuzz on the strawberries". */
+function withFruitNames({ wordClasses, plants }: Library, { traits }: Taxonomy) {
+  const named = plants
+    .filter(({ id }) => traits(id).edible === 'fruit')
+    .flatMap(({ name, names, ambiguous }) =>
+      [name.toLowerCase(), ...names].filter(
+        (one) => !one.includes(' ') && !ambiguous.includes(one),
+      ),
+    );
+  return { ...wordClasses, [FRUIT_WORDS]: [...(wordClasses[FRUIT_WORDS] ?? []), ...named] };
+}
+
+/** What words have in common: the classes of the phrases and the lists of like meaning. */
+function likeningOf({ wordClasses, meanings }: Library): Likening {
+  return makeLikening([compileClasses(wordClasses), compileClasses(meanings)]);
+}
+
+/** Compiles a checked library. Programmer's mistake, and so a throw, when it was not checked. */
+export function compileLibrary(library: Library): Compiled {
+  const allFindings = [...library.findings, ...library.careTopics.map(careFinding)];
+  const allCauses = [...library.causes, ...library.careTopics.map(careCause)];
+  const findings = byId<FindingId, Finding>(allFindings);
+  const implied = impliedBy(findings);
+  const taxonomy = buildTaxonomy(library.plants);
+  const classes = compileClasses(withFruitNames(library, taxonomy));
+  const strengths = new Map(allCauses.map((cause) => [cause.id, strengthsOf(cause, implied)]));
+  const treatments = byId<TreatmentId, Treatment>([
+    ...library.treatments,
+    ...library.careTopics.flatMap(careTreatments),
+  ]);
+  const phrases = allFindings.flatMap((finding) =>
+    finding.phrases.map((text) => compilePhrase(text, finding, classes)),
+  );
+  const phraseUses = countUses(phrases);
+  const likening = likeningOf(library);
+  const groupMembers = new Map<string, Finding[]>();
+  for (const finding of library.findings) {
+    if (finding.group === undefined) continue;
+    groupMembers.set(finding.group, [...(groupMembers.get(finding.group) ?? []), finding]);
+  }
+  return {
+    version: library.version,
+    plants: byId<PlantId, Plant>(library.plants),
+    findings,
+    groups: byId<string, FindingGroup>(library.groups),
+    groupMembers,
+    causes: byId<CauseId, Cause>(allCauses),
+    treatments,
+    views: library.views,
+    places: library.places,
+    taxonomy,
+    plantNames: buildPlantNames(library.plants),
+    phrases: buildPhraseIndex(phrases, phraseUses),
+    phraseUses,
+    wordModel: library.wordModel && compileWordModel(library.wordModel, likening),
+    likening,
+    implied,
+    strengths,
+    descriptions: once(() =>
+      buildDescriptions({ causes: allCauses, findings, treatments, strengths, classes }),
+    ),
+    shownBy: shownBy(strengths),
+    hosting: buildHosting(allCauses, taxonomy),
+  };
+}
+
+/** How common a cause is among enquiries, before host, season and evidence. */
+export function commonnessOf(cause: Cause): number {
+  return COMMONNESS[cause.common];
+}
+
+/** How often people ask about a plant, as a weight; that of an unknown plant is 1. */
+export function popularityOf(library: Compiled, plant: PlantId): number {
+  const known = library.plants.get(plant);
+  return known ? COMMONNESS[known.common] : 1;
+}

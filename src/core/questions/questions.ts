@@ -1,0 +1,88 @@
+import { makeDecision, type Decision } from './decision.ts';
+import type { Compiled } from '../library/compile.ts';
+import type { Report } from '../diagnosis/evidence.ts';
+import {
+  draftFindings,
+  draftPlant,
+  PLANT_QUESTION,
+  type Draft,
+  type QuestionKind,
+} from './drafts.ts';
+import type { Network } from '../diagnosis/network.ts';
+import { hostChances, type Posterior } from '../diagnosis/posterior.ts';
+import { shortlist, type Shortlist } from '../diagnosis/shortlist.ts';
+import { valueDrafts, type Valued } from './worth.ts';
+
+/** A question that could be asked next. */
+export interface Question {
+  readonly kind: QuestionKind;
+  /** Finding id, group id when one choice of several is asked for, or `plant`. */
+  readonly finding: string;
+  readonly question: string;
+  readonly how: string | null;
+  readonly seconds: number;
+  /** Expected fall of the advice's loss, in harm points, less the cost of asking. */
+  readonly worth: number;
+  /** Expected fall of uncertainty, in bits; decides between questions that are worth asking. */
+  readonly bits: number;
+  readonly choices: Draft['choices'];
+}
+
+function toQuestion({ draft, worth, bits }: Valued): Question {
+  const { kind, finding, question, how, seconds, choices } = draft;
+  return { kind, finding, question, how, seconds, choices, worth, bits };
+}
+
+/** Questions with the hypotheses, the decision and the likelihoods they were valued by. */
+export interface Inquiry {
+  readonly list: Shortlist;
+  readonly decision: Decision;
+  readonly valued: readonly Valued[];
+  /** Laboratory tests, not valued yet. */
+  readonly tests: readonly Draft[];
+  /** The best first. */
+  readonly questions: readonly Question[];
+}
+
+/** Questions that bring no more than this beyond their time barely pay; measured together with what is gained later (worth.ts). */
+const BARELY_PAYS = 0.0036;
+
+/** Of those plainly worth asking the most telling first, the others behind them by worth. */
+function inOrder(valued: readonly Valued[]): readonly Question[] {
+  return valued.map(toQuestion).sort((a, b) => {
+    if (a.worth > BARELY_PAYS && b.worth > BARELY_PAYS) return b.bits - a.bits || b.worth - a.worth;
+    return b.worth - a.worth;
+  });
+}
+
+/**
+ * All questions that can be asked. `worth` above 0 means that the answer, alone or with those that can
+ * follow it, is expected to improve the advice by more than asking costs. `skipped` are findings or groups
+ * the enquirer cannot tell.
+ */
+export function findQuestions(
+  library: Compiled,
+  network: Network,
+  posterior: Posterior,
+  reports: readonly Report[],
+  skipped: ReadonlySet<string>,
+): Inquiry {
+  const list = shortlist(network, posterior);
+  const plant = skipped.has(PLANT_QUESTION)
+    ? null
+    : draftPlant(library, network, list, hostChances(network, posterior));
+  const { questions, samples } = draftFindings(library, network, list, reports, skipped);
+  const decision = makeDecision(library, network, posterior, list.positions);
+  const valued = valueDrafts(list, plant ? [plant, ...questions] : questions, decision);
+  return { list, decision, valued, tests: samples, questions: inOrder(valued) };
+}
+
+/** The questions of {@link findQuestions}, the best first. */
+export function rankQuestions(...given: Parameters<typeof findQuestions>): readonly Question[] {
+  return findQuestions(...given).questions;
+}
+
+/** Laboratory tests in the same order; `worth` above 0 means that a sample is worth sending. */
+export function rankSamples({ list, decision, tests }: Inquiry): readonly Question[] {
+  return inOrder(valueDrafts(list, tests, decision));
+}

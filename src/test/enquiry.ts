@@ -1,0 +1,16 @@
+import type { Enquiry } from '../core/consult/consult.ts';
+import { day } from './setting.ts';
+
+/** An enquiry by telephone on a June day, with anything changed. */
+export const enquiry = (words: string, change: Partial<Enquiry> = {}): Enquiry => ({
+  words,
+  today: day('2026-06-13'),
+  place: { lat: 40, lon: -83 },
+  plant: null,
+  channel: 'phone',
+  approach: 'integrated',
+  answers: [],
+  weather: [],
+  experience: new Map(),
+  ...change,
+});

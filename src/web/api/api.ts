@@ -1,0 +1,119 @@
+import { z } from 'zod';
+import {
+  appendedSchema,
+  changesSchema,
+  type AppendEvents,
+  type Appended,
+  type Changes,
+} from '../../contracts/caseEvents.ts';
+import {
+  casePageSchema,
+  caseRecordSchema,
+  clinicSchema,
+  experienceSchema,
+  tiedPhrasesSchema,
+  type CasePage,
+  type CaseRecord,
+  type Clinic,
+  type ClinicExperience,
+  type TiedPhrases,
+} from '../../contracts/cases.ts';
+import {
+  importedSchema,
+  weatherSchema,
+  type ClinicWeather,
+  type ImportedWeather,
+} from '../../contracts/weather.ts';
+import { problemSchema, type Problem } from '../../contracts/problem.ts';
+import { fail, ok, type Result } from '../../core/util/result.ts';
+
+const OFFLINE: Problem = {
+  code: 'unavailable',
+  field: null,
+  message: 'The server does not answer.',
+  cure: 'What you typed is kept on this device and is sent as soon as it answers again.',
+};
+
+/** Longest time that a request may take before it is given up, in milliseconds. */
+const MAX_REQUEST_MS = 12_000;
+
+const caseAnswer = z.object({ case: caseRecordSchema }).transform((answer) => answer.case);
+
+/** A page of a list: the first one, or the one that `next` of an earlier one names. */
+const withAfter = (path: string, after: string | null): string =>
+  after === null
+    ? path
+    : `${path}${path.includes('?') ? '&' : '?'}after=${encodeURIComponent(after)}`;
+
+/** The server's data, each call checked against its contract. A failed call gives a problem and never throws. */
+export interface Api {
+  readonly clinic: () => Promise<Result<Clinic, Problem>>;
+  readonly experience: () => Promise<Result<ClinicExperience, Problem>>;
+  readonly setLearning: (learning: boolean) => Promise<Result<ClinicExperience, Problem>>;
+  readonly tiedPhrases: () => Promise<Result<TiedPhrases, Problem>>;
+  readonly weather: () => Promise<Result<ClinicWeather, Problem>>;
+  readonly importWeather: (csv: string) => Promise<Result<ImportedWeather, Problem>>;
+  readonly cases: (closed: boolean, after: string | null) => Promise<Result<CasePage, Problem>>;
+  readonly callBacks: (after: string | null) => Promise<Result<CasePage, Problem>>;
+  readonly openCase: (id: string) => Promise<Result<CaseRecord, Problem>>;
+  readonly readCase: (id: string) => Promise<Result<CaseRecord, Problem>>;
+  readonly append: (id: string, body: AppendEvents) => Promise<Result<Appended, Problem>>;
+  /** Events behind a version. */
+  readonly changes: (id: string, after: number) => Promise<Result<Changes, Problem>>;
+}
+
+async function call<T>(
+  address: string,
+  schema: z.ZodType<T>,
+  body: unknown,
+): Promise<Result<T, Problem>> {
+  try {
+    const init: RequestInit =
+      body === undefined
+        ? {}
+        : {
+            method: 'POST',
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify(body),
+          };
+    const response = await fetch(address, { ...init, signal: AbortSignal.timeout(MAX_REQUEST_MS) });
+    const content: unknown = await response.json();
+    if (response.ok) return ok(schema.parse(content));
+    const known = problemSchema.safeParse(content);
+    return fail(known.success ? known.data.error : OFFLINE);
+  } catch {
+    return fail(OFFLINE);
+  }
+}
+
+/** The calls to the server at an address; empty is the server that the page came from. */
+export function createApi(server = ''): Api {
+  const ask = <T>(
+    schema: z.ZodType<T>,
+    path: string,
+    body?: unknown,
+  ): Promise<Result<T, Problem>> => call(`${server}/api${path}`, schema, body);
+  return {
+    clinic: () => ask(clinicSchema, '/clinic'),
+    experience: () => ask(experienceSchema, '/clinic/experience'),
+    setLearning: (learning) => ask(experienceSchema, '/clinic/learning', { learning }),
+    tiedPhrases: () => ask(tiedPhrasesSchema, '/clinic/phrases'),
+    weather: () => ask(weatherSchema, '/weather'),
+    importWeather: (csv) => ask(importedSchema, '/weather', { csv }),
+    cases: (closed, after) =>
+      ask(casePageSchema, withAfter(closed ? '/cases?status=closed' : '/cases', after)),
+    callBacks: (after) => ask(casePageSchema, withAfter('/cases/call-backs', after)),
+    openCase: (id) => ask(caseAnswer, '/cases', { id, channel: 'phone' }),
+    readCase: (id) => ask(caseAnswer, `/cases/${id}`),
+    append: (id, body) => ask(appendedSchema, `/cases/${id}/events`, body),
+    changes: (id, after) => ask(changesSchema, `/cases/${id}/events?after=${after}`),
+  };
+}
+
+/** The server that the page came from. */
+export const api = createApi();
+
+/** Whether a call may succeed when it is made again. */
+export function isPassing({ code }: Problem): boolean {
+  return code === 'unavailable' || code === 'overloaded' || code === 'too-slow';
+}
