@@ -1,13 +1,17 @@
+import { z } from 'zod';
 import { checkLibrary } from '../core/knowledge/check.ts';
 import { compileLibrary } from '../core/library/compile.ts';
+import { checkReliedOn } from '../core/knowledge/reliedOn.ts';
 import { checkQuality } from '../core/library/quality.ts';
 import {
+  ENTRY_FIELDS,
   readLibrary,
   type KnowledgeFile,
   type KnowledgeIssue,
   type ReadLibrary,
 } from '../core/knowledge/read.ts';
 import { weakestPairs } from '../core/library/separation.ts';
+import { fileNameFor, knowledgeLayout } from '../server/knowledge/knowledgeLayout.ts';
 import { issueLine, readKnowledgeFiles } from '../server/knowledge/loadLibrary.ts';
 import { checkReadability } from './readability.ts';
 
@@ -18,9 +22,29 @@ const folder = process.argv[2] ?? 'knowledge';
 
 /** Everything that is wrong; gates of quality are looked at once all references are sound. */
 function issuesOf(read: ReadLibrary): readonly KnowledgeIssue[] {
-  const broken = checkLibrary(read);
+  const broken = [...checkLibrary(read), ...checkReliedOn(read.library)];
   if (broken.length > 0) return broken;
   return [...checkQuality(read, compileLibrary(read.library)), ...checkReadability(read)];
+}
+
+/** Files that are not in the layout of the library, and entries that belong into another file. */
+function layoutIssues(files: readonly KnowledgeFile[]): readonly KnowledgeIssue[] {
+  return files.flatMap(({ file, text, content }) => {
+    const [section = '', name = ''] = file.replace(/\.yaml$/, '').split('/');
+    const fields = ENTRY_FIELDS[section];
+    if (fields === undefined || !Array.isArray(content)) return [];
+    const misplaced = content.flatMap((entry: unknown): KnowledgeIssue[] => {
+      const wanted = fileNameFor(section, entry);
+      if (wanted === null || wanted === name) return [];
+      const id = z.object({ id: z.string() }).safeParse(entry);
+      const message = `belongs into ${section}/${wanted}.yaml`;
+      return [{ file, id: id.data?.id ?? '(no id)', field: '(file)', message }];
+    });
+    const message = 'is not in the layout of the library: run npm run format:knowledge';
+    return knowledgeLayout(text, fields) === text
+      ? misplaced
+      : [...misplaced, { file, id: '(file)', field: '(file)', message }];
+  });
 }
 
 /** Line on which the entry of an issue begins, from 1; null when it cannot be found. */
@@ -50,7 +74,10 @@ function reportCounts({ library }: ReadLibrary): void {
 
 const files = readKnowledgeFiles(folder);
 const read = files.ok ? readLibrary(files.value) : files;
-const issues = read.ok ? issuesOf(read.value) : read.error;
+const issues = [
+  ...(read.ok ? issuesOf(read.value) : read.error),
+  ...(files.ok ? layoutIssues(files.value) : []),
+];
 for (const issue of issues) {
   const line = files.ok ? lineOf(issue, files.value) : null;
   console.error(issueLine(line === null ? issue : { ...issue, file: `${issue.file}:${line}` }));

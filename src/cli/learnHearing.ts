@@ -21,7 +21,7 @@ import { fitLogistic, fitNamed, sparseRows } from './logistic.ts';
 
 /**
  * Learns what words tell of findings, and what makes a reading of a phrase right, from labelled sentences, and writes
- * knowledge/hearing.yaml. What is held back is never read. See docs/language.md.
+ * models/hearing.yaml. What is held back is never read. See docs/language.md.
  */
 const FOLDER = 'tests/sentences';
 /** Sentences that the phrases were mended by: words are learned from them, but not how far phrases can be trusted. */
@@ -255,7 +255,7 @@ const text: WordModelText = {
   ...learnWords([...given, ...plain.map((one) => exampleOf(one))]),
 };
 writeFileSync(
-  resolve('knowledge', WORD_MODEL_FILE),
+  resolve(WORD_MODEL_FILE),
   `# Written by npm run learn from tests/sentences; not to be edited by hand.\n${stringify(text, { lineWidth: 0 })}`,
 );
 console.log(`${judged.length} readings, ${Object.keys(text.findings).length} findings`);

@@ -1,5 +1,5 @@
 import type { Category } from '../schema/cause.ts';
-import { findingIdSchema } from '../schema/common.ts';
+import { RELIED_ON } from '../schema/reliedOn.ts';
 import type { ProductClass, Treatment } from '../schema/treatment.ts';
 import type { Candidate } from './candidates.ts';
 import type { AdviceContext } from './context.ts';
@@ -37,14 +37,7 @@ export function isPesticide(treatment: Treatment): boolean {
 }
 
 /** Findings of the library that the rules look for. */
-export const SAFETY_FINDINGS = {
-  inBloom: findingIdSchema.parse('plant-in-bloom'),
-  heat: findingIdSchema.parse('hot-spell'),
-  dry: findingIdSchema.parse('soil-dry'),
-  pets: findingIdSchema.parse('pets-or-children'),
-  water: findingIdSchema.parse('near-open-water'),
-  tall: findingIdSchema.parse('tall-plant'),
-} as const;
+export const SAFETY_FINDINGS = RELIED_ON.findings;
 
 /** Probability below which no product is recommended against a cause: no treatment before a cause. */
 export const CAUSE_KNOWN = 0.5;

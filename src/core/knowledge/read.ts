@@ -29,12 +29,19 @@ export interface KnowledgeIssue {
 const SECTIONS = {
   plants: plantSchema,
   findings: findingSchema,
+  groups: findingGroupSchema,
   causes: causeSchema,
   care: careTopicSchema,
   treatments: treatmentSchema,
   views: viewSchema,
   places: placeSchema,
+  sources: sourceSchema,
 } as const;
+
+/** Names of the fields of an entry, in the order in which they are written, by the folder of the library. */
+export const ENTRY_FIELDS: Readonly<Record<string, readonly string[]>> = Object.fromEntries(
+  Object.entries(SECTIONS).map(([folder, { shape }]) => [folder, Object.keys(shape)]),
+);
 
 const identified = z.object({ id: z.string() });
 
@@ -58,22 +65,8 @@ function readEntry<T>(
   return [];
 }
 
-const withDefaults = z.strictObject({
-  defaults: z.record(z.string(), z.unknown()),
-  entries: z.array(z.record(z.string(), z.unknown())),
-});
-
-/** A file is a list of entries, or `defaults` that every one of its `entries` takes over. */
-function entriesOf(content: unknown): readonly unknown[] | null {
-  const list = z.array(z.unknown()).safeParse(content);
-  if (list.success) return list.data;
-  const shared = withDefaults.safeParse(content);
-  if (!shared.success) return null;
-  return shared.data.entries.map((entry) => ({ ...shared.data.defaults, ...entry }));
-}
-
-/** Reads every entry of the files below `folder/`; entries that fail are reported and left out. */
-function readSection<T>(
+/** Reads every entry of the files below `folder/`, by id; entries that fail are reported and left out. */
+function readSection<T extends { readonly id: string }>(
   folder: string,
   schema: z.ZodType<T>,
   input: readonly KnowledgeFile[],
@@ -83,16 +76,18 @@ function readSection<T>(
   return input
     .filter(({ file }) => file.startsWith(`${folder}/`))
     .flatMap(({ file, content }) => {
-      const entries = entriesOf(content);
-      if (entries) return entries.flatMap((entry) => readEntry(schema, entry, file, issues, files));
-      const message = 'the file must hold a list of entries, or "defaults" and "entries"';
+      const list = z.array(z.unknown()).safeParse(content);
+      if (list.success)
+        return list.data.flatMap((entry) => readEntry(schema, entry, file, issues, files));
+      const message = 'the file must hold a list of entries';
       issues.push({ file, id: '(file)', field: '(file)', message });
       return [];
-    });
+    })
+    .sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
 }
 
 /** Written by `npm run learn`. */
-export const WORD_MODEL_FILE = 'hearing.yaml';
+export const WORD_MODEL_FILE = 'models/hearing.yaml';
 
 /** Lists of words by the name of what they have in common; none where there is no such file. */
 function readWordLists(
@@ -154,16 +149,16 @@ export function readLibrary(
     version: libraryVersion(input),
     plants: readSection('plants', SECTIONS.plants, input, issues, files),
     findings: readSection('findings', SECTIONS.findings, input, issues, files),
-    groups: readSection('groups', findingGroupSchema, input, issues, files),
-    wordClasses: readWordLists('words.yaml', input, issues),
-    meanings: readWordLists('meanings.yaml', input, issues),
+    groups: readSection('groups', SECTIONS.groups, input, issues, files),
+    wordClasses: readWordLists('language/word-classes.yaml', input, issues),
+    meanings: readWordLists('language/synonyms.yaml', input, issues),
     wordModel: readWordModel(input, issues),
     causes: readSection('causes', SECTIONS.causes, input, issues, files),
     careTopics: readSection('care', SECTIONS.care, input, issues, files),
     treatments: readSection('treatments', SECTIONS.treatments, input, issues, files),
     views: readSection('views', SECTIONS.views, input, issues, files),
     places: readSection('places', SECTIONS.places, input, issues, files),
-    sources: readSection('sources', sourceSchema, input, issues, files),
+    sources: readSection('sources', SECTIONS.sources, input, issues, files),
   };
   return issues.length > 0 ? fail(issues) : ok({ library, fileOf: files });
 }

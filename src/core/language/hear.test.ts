@@ -23,7 +23,7 @@ const library = miniLibrary(
   ],
   [{ id: 'a', findings: { webbing: 'often' } }],
   {
-    'words.yaml': { leaf: ['leaf', 'foliage'], web: ['web', 'cobweb'] },
+    'language/word-classes.yaml': { leaf: ['leaf', 'foliage'], web: ['web', 'cobweb'] },
     'groups/a.yaml': [{ id: 'age', question: 'Old or new?', source: 'judgement' }],
     'plants/b.yaml': [
       { id: 'maple', name: 'Maple', rank: 'genus', source: 'judgement' },
@@ -58,7 +58,7 @@ describe('where things are said to be', () => {
       { id: 'c', extra: { hosts: { tomato: 'usual' } }, findings: { 'fruit-black': 'often' } },
     ],
     {
-      'words.yaml': { leaf: ['leaf', 'foliage'], fruit: ['fruit'] },
+      'language/word-classes.yaml': { leaf: ['leaf', 'foliage'], fruit: ['fruit'] },
       'plants/b.yaml': [
         {
           id: 'tomato',

@@ -4,7 +4,7 @@ import { stem, stemSet } from './stem.ts';
  * A phrase of the library: words that must stand near each other, in any order.
  *
  * Written as words with blanks between: `leaf @yellow between|amid vein ~8 -powder`.
- * `a|b` is either word, `no` or `not` any word of denial, `@class` any word of a class in words.yaml, `~8` the longest stretch in words
+ * `a|b` is either word, `no` or `not` any word of denial, `@class` any word of a class in word-classes.yaml, `~8` the longest stretch in words
  * (default: number of words + 4), `-word` a word that must not stand within the stretch or the two
  * words before it, a leading `>` asks for the given order, and `+part` for the part of the finding to be what the
  * sentence speaks of: `@drop +part` is heard in "the leaves turn yellow and most drop". Words are compared by stem.
@@ -30,7 +30,7 @@ const NEEDS_PART = '+part';
 /** Word classes by name, each a set of stems. */
 export type WordClasses = ReadonlyMap<string, ReadonlySet<string>>;
 
-/** Turns the lists of words.yaml into sets of stems; `@class` inside a list takes that class in. */
+/** Turns the lists of word-classes.yaml into sets of stems; `@class` inside a list takes that class in. */
 export function compileClasses(lists: Readonly<Record<string, readonly string[]>>): WordClasses {
   const classes = new Map<string, ReadonlySet<string>>();
   const expand = (name: string, seen: readonly string[]): string[] =>

@@ -17,8 +17,8 @@ const learned = (extra: Record<string, unknown> = {}) =>
     [{ id: 'a', findings: { webbing: 'often', ants: 'often', spots: 'often' } }],
     {
       'groups/a.yaml': [{ id: 'age', question: 'Old or new?', source: 'judgement' }],
-      'meanings.yaml': { silk: ['silk', 'gossamer', 'web'] },
-      'hearing.yaml': {
+      'language/synonyms.yaml': { silk: ['silk', 'gossamer', 'web'] },
+      'models/hearing.yaml': {
         readings: READINGS,
         words: '1silk 200 silk 300 web 300 crawl 200 bus 300 spot 200 lower 200 top 200',
         findings: {
@@ -82,7 +82,7 @@ describe('what was learned of rivals', () => {
         { id: 'ants', extra: { kind: 'sign', part: 'leaf', phrases: ['fine web'] } },
       ],
       [{ id: 'a', findings: { webbing: 'often', ants: 'often' } }],
-      { 'hearing.yaml': text },
+      { 'models/hearing.yaml': text },
     );
     return hear(makeEar(library), 'fine web').findings.map(({ finding }) => finding);
   };
@@ -98,7 +98,7 @@ describe('what was learned of rivals', () => {
 
 it('hears the phrases of a finding that is new', () => {
   const text = { findings: { ants: '-100 bus -900' }, readings: READINGS, words: 'bus 300' };
-  const young = makeEar(learned({ 'hearing.yaml': text }));
+  const young = makeEar(learned({ 'models/hearing.yaml': text }));
   expect(hear(young, 'spots on it').findings.map(({ finding }) => finding)).toEqual(['spots']);
 });
 

@@ -2,6 +2,7 @@ import { commonnessOf, type Compiled } from './compile.ts';
 import { isAsking } from '../knowledge/careTopics.ts';
 import type { FindingId, PlantId } from '../schema/common.ts';
 import type { Ear } from '../language/hear.ts';
+import { RELIED_ON } from '../schema/reliedOn.ts';
 import { stem, stemSet } from '../language/stem.ts';
 import { wordsIn } from '../language/tokens.ts';
 import { remembering } from '../util/remembering.ts';
@@ -28,7 +29,7 @@ function careWordsOf(library: Compiled): ReadonlySet<string> {
 
 const FRUIT = stem('fruit');
 /** The plant whose names say where on it something is: "moss in the lawn". */
-const LAWN: string = 'turf';
+const LAWN: string = RELIED_ON.plants.lawn;
 
 /** What goes without saying of each plant: of lawns their names, of what is eaten for its fruit that the fruit is meant. */
 function understoodOf(library: Compiled): (plant: PlantId) => ReadonlySet<string> {

@@ -3,7 +3,7 @@ import { findingIdSchema } from './common.ts';
 
 /**
  * What was learned from labelled sentences of enquirers: how much each word speaks for each finding, and how much each
- * trait of a reading speaks for its being right. Shape of `knowledge/hearing.yaml`, which `npm run learn` writes.
+ * trait of a reading speaks for its being right. Shape of `models/hearing.yaml`, which `npm run learn` writes.
  */
 export const wordModelSchema = z.strictObject({
   /** Weight of each trait of a reading in log-odds, and `always` for all. */

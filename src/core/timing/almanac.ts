@@ -1,3 +1,4 @@
+import { RELIED_ON } from '../schema/reliedOn.ts';
 import type { Place } from '../schema/place.ts';
 import type { WindowRule } from '../schema/window.ts';
 import { addDays, civil, DAYS_IN_YEAR, indexOfDay, type Day } from './calendar.ts';
@@ -14,7 +15,7 @@ import {
 } from './windows.ts';
 
 /** Id of the reference place of calendar windows that name none: the mid-latitude continental one. */
-export const DEFAULT_REFERENCE = 'columbus';
+export const DEFAULT_REFERENCE: string = RELIED_ON.places.reference;
 
 /**
  * The gardening year of one point on the globe; answers when windows are open there. With observed weather the dates of

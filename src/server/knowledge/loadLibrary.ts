@@ -1,7 +1,8 @@
-import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { join, relative, sep } from 'node:path';
 import { LineCounter, parseDocument } from 'yaml';
 import { checkLibrary } from '../../core/knowledge/check.ts';
+import { checkReliedOn } from '../../core/knowledge/reliedOn.ts';
 import { compileLibrary, type Compiled } from '../../core/library/compile.ts';
 import type { Library } from '../../core/schema/library.ts';
 import {
@@ -11,7 +12,7 @@ import {
   type KnowledgeIssue,
 } from '../../core/knowledge/read.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
-import { keep, readKept } from './keptLibrary.ts';
+import { cacheLibrary, readCached } from './libraryCache.ts';
 
 function listYaml(folder: string): string[] {
   return readdirSync(folder)
@@ -26,12 +27,22 @@ interface TextFile {
   readonly text: string;
 }
 
-/** Every YAML file below a folder, which must exist, by its path from there. */
+const readTextFile = (path: string, from: string): TextFile => ({
+  file: relative(from, path).split(sep).join('/'),
+  text: readFileSync(path, 'utf8'),
+});
+
+/**
+ * Every YAML file below a folder, which must exist, by its path from there, and what was learned, where there is a folder
+ * `models` beside it.
+ */
 function readTexts(folder: string): readonly TextFile[] {
-  return listYaml(folder).map((path) => ({
-    file: relative(folder, path).split(sep).join('/'),
-    text: readFileSync(path, 'utf8'),
-  }));
+  const beside = join(folder, '..');
+  const models = join(beside, 'models');
+  return [
+    ...listYaml(folder).map((path) => readTextFile(path, folder)),
+    ...(existsSync(models) ? listYaml(models).map((path) => readTextFile(path, beside)) : []),
+  ];
 }
 
 function parseTexts(
@@ -62,15 +73,15 @@ export function readKnowledgeFiles(
 export function readCheckedLibrary(folder: string): Result<Library, readonly KnowledgeIssue[]> {
   const texts = readTexts(folder);
   const version = libraryVersion(texts);
-  const kept = readKept(version);
+  const kept = readCached(version);
   if (kept) return ok(kept);
   const files = parseTexts(texts);
   if (!files.ok) return files;
   const read = readLibrary(files.value);
   if (!read.ok) return read;
-  const issues = checkLibrary(read.value);
+  const issues = [...checkLibrary(read.value), ...checkReliedOn(read.value.library)];
   if (issues.length > 0) return fail(issues);
-  keep(read.value.library);
+  cacheLibrary(read.value.library);
   return ok(read.value.library);
 }
 

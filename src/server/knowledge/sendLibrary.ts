@@ -2,7 +2,7 @@ import type { RequestHandler } from 'express';
 import { promisify } from 'node:util';
 import { brotliCompress, brotliCompressSync, constants, type BrotliOptions } from 'node:zlib';
 import type { Library } from '../../core/schema/library.ts';
-import { keepPacked, readKeptPacked } from './keptLibrary.ts';
+import { cachePacked, readCachedPacked } from './libraryCache.ts';
 
 /** Smaller by an eighth than the quick packing; takes some seconds, so it is done beside the server's work and kept. */
 const CAREFUL = 11;
@@ -34,13 +34,13 @@ function packQuickly(library: Library): Buffer {
 
 /** The packed library: the careful packing once it is there, a quick one until then. */
 function packingOf(library: Library): () => Buffer {
-  let packed = readKeptPacked(library.version);
+  let packed = readCachedPacked(library.version);
   let quick: Buffer | null = null;
   if (!packed)
     packLibrary(library).then(
       (careful) => {
         packed = careful;
-        keepPacked(library.version, careful);
+        cachePacked(library.version, careful);
       },
       // The quick packing goes on being sent.
       () => undefined,

@@ -1,0 +1,38 @@
+import { RELIED_ON } from '../schema/reliedOn.ts';
+import { checkReliedOn } from './reliedOn.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { plantSchema } from '../schema/plant.ts';
+import { findingSchema } from '../schema/finding.ts';
+
+const finding = (id: string) =>
+  findingSchema.parse({
+    id,
+    part: 'around',
+    kind: 'context',
+    label: 'label',
+    question: 'Is it?',
+    background: 'rare',
+    source: 'judgement',
+  });
+const findings = Object.values(RELIED_ON.findings).map(finding);
+const plants = [plantSchema.parse({ id: RELIED_ON.plants.lawn, name: 'Lawn', source: 'practice' })];
+const places = [...miniLibrary([], []).places.values()];
+
+it('is content with a library that has every id the code names', () => {
+  expect(places.map(({ id }) => id)).toContain(RELIED_ON.places.reference);
+  expect(checkReliedOn({ findings, plants, places })).toEqual([]);
+});
+
+it.each(Object.values(RELIED_ON.findings))('refuses a library without %s', (id) => {
+  const without = findings.filter((one) => one.id !== id);
+  expect(checkReliedOn({ findings: without, plants, places })).toEqual([
+    expect.objectContaining({ file: 'findings/', id }),
+  ]);
+});
+
+it('refuses a library without the lawn or the reference place', () => {
+  expect(checkReliedOn({ findings, plants: [], places: [] }).map(({ id }) => id)).toEqual([
+    RELIED_ON.plants.lawn,
+    RELIED_ON.places.reference,
+  ]);
+});

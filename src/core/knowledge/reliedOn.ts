@@ -1,0 +1,20 @@
+import type { Library } from '../schema/library.ts';
+import { RELIED_ON } from '../schema/reliedOn.ts';
+import type { KnowledgeIssue } from './read.ts';
+
+/** Ids that the code names and the library does not have; empty when all are there. */
+export function checkReliedOn(
+  library: Pick<Library, keyof typeof RELIED_ON>,
+): readonly KnowledgeIssue[] {
+  return (['findings', 'plants', 'places'] as const).flatMap((section) => {
+    const known = new Set<string>(library[section].map(({ id }) => id));
+    return Object.values<string>(RELIED_ON[section])
+      .filter((id) => !known.has(id))
+      .map((id) => ({
+        file: `${section}/`,
+        id,
+        field: 'id',
+        message: `the code relies on this id: keep it, or change src/core/schema/reliedOn.ts with it`,
+      }));
+  });
+}
