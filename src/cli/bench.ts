@@ -1,6 +1,6 @@
 import bayes from 'bayesjs';
-import { readFileSync } from 'node:fs';
 import { cpus } from 'node:os';
+import { judgedEnquiries } from './corpus.ts';
 import { z } from 'zod';
 import { answerConsult } from '../application/answerConsult.ts';
 import { createConsultant } from '../core/consult/consult.ts';
@@ -34,9 +34,7 @@ const caseSchema = z.object({
   lat: z.number(),
   lon: z.number(),
 });
-const cases = z
-  .array(caseSchema)
-  .parse(JSON.parse(readFileSync('tests/cases/clinic.json', 'utf8')));
+const cases = z.array(caseSchema).parse(judgedEnquiries('clinic'));
 
 const FIRST = findingIdSchema.parse('leaf-yellow');
 

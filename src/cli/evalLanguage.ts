@@ -3,6 +3,7 @@ import { resolve } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
 import { makeEar } from '../core/library/ear.ts';
+import { CORPUS, corpusText, labelledSentences } from './corpus.ts';
 import { loadLibrary } from '../server/knowledge/loadLibrary.ts';
 import {
   judgeSentence,
@@ -17,11 +18,6 @@ const loaded = loadLibrary(resolve('knowledge'));
 if (!loaded.ok) throw new Error('run npm run check:knowledge');
 const library = loaded.value;
 const ear = makeEar(library);
-/** Labelled sentences of a file below tests/sentences. */
-function read(name: string): readonly LabelledSentence[] {
-  const text = readFileSync(resolve('tests/sentences', name), 'utf8');
-  return z.array(labelledSentenceSchema).parse(parse(text));
-}
 const judge = (sentence: LabelledSentence): SentenceMarks => judgeSentence(library, ear, sentence);
 
 const EXAMPLES = resolve('../shared/cases/examples.json');
@@ -31,10 +27,9 @@ const exampleLabelsSchema = labelledSentenceSchema.omit({ say: true }).extend({ 
 /** The example enquiries that lie beside the project, with their labels. */
 function readExamples(): readonly LabelledSentence[] {
   const enquiries = z.array(exampleSchema).parse(JSON.parse(readFileSync(EXAMPLES, 'utf8')));
-  const text = readFileSync(resolve('tests/sentences', 'examples.yaml'), 'utf8');
   return z
     .array(exampleLabelsSchema)
-    .parse(parse(text))
+    .parse(parse(corpusText(CORPUS.examples)))
     .flatMap(({ id, ...labels }) => {
       const enquiry = enquiries.find((one) => one.id === id);
       return enquiry ? [{ ...labels, say: enquiry.words }] : [];
@@ -56,23 +51,23 @@ function tell({ say }: LabelledSentence, { plantOk, plant, missed, wrong }: Sent
 const percent = (share: number): string => `${(100 * share).toFixed(1)} %`.padStart(9);
 const row = (name: string, { sentences: n, plants, precision, recall, sign }: LanguageScores) =>
   console.log(
-    `${name.padEnd(12)}${String(n).padStart(9)}${percent(plants)}${percent(precision).padStart(11)}${percent(recall)}${percent(sign).padStart(10)}`,
+    `${name.padEnd(30)}${String(n).padStart(9)}${percent(plants)}${percent(precision).padStart(11)}${percent(recall)}${percent(sign).padStart(10)}`,
   );
 
-/** These are never corrected by and never learned from, so that they are not told of either. */
-const HELD = ['held', 'held-later', 'held-fresh'];
-const FILES = ['first', 'later', 'fresh', 'rounds', 'plain', ...HELD];
+const HELD_OUT: ReadonlySet<string> = new Set(CORPUS.heldOut);
+const FILES = [...CORPUS.corrected, CORPUS.uncorrected, ...CORPUS.heldOut];
 const judged = FILES.map((name) => ({
   name,
-  marks: read(`${name}.yaml`).map((sentence) => {
+  marks: labelledSentences(name).map((sentence) => {
     const marked = judge(sentence);
-    if (!HELD.includes(name)) tell(sentence, marked);
+    // What is held out is not shown, so that nothing is corrected by it.
+    if (!HELD_OUT.has(name)) tell(sentence, marked);
     return marked;
   }),
 }));
-console.log(`\n${''.padEnd(12)}sentences   plants  precision   recall  negation`);
+console.log(`\n${''.padEnd(30)}sentences   plants  precision   recall  negation`);
 for (const { name, marks } of judged) row(name, scoreSentences(marks));
-const heldBack = judged.filter(({ name }) => HELD.includes(name));
-row('held back', scoreSentences(heldBack.flatMap(({ marks }) => marks)));
+const heldBack = judged.filter(({ name }) => HELD_OUT.has(name));
+row('held out', scoreSentences(heldBack.flatMap(({ marks }) => marks)));
 row('together', scoreSentences(judged.flatMap(({ marks }) => marks)));
 if (existsSync(EXAMPLES)) row('examples', scoreSentences(readExamples().map(judge)));

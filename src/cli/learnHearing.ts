@@ -1,11 +1,10 @@
-import { writeFileSync, readFileSync } from 'node:fs';
+import { writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { parse, stringify } from 'yaml';
-import { z } from 'zod';
+import { stringify } from 'yaml';
 import { makeEar } from '../core/library/ear.ts';
 import { isAsking } from '../core/knowledge/careTopics.ts';
 import { WORD_MODEL_FILE } from '../core/knowledge/read.ts';
-import { findingIdSchema, type FindingId } from '../core/schema/common.ts';
+import type { FindingId } from '../core/schema/common.ts';
 import type { WordModelText } from '../core/schema/wordModel.ts';
 import { describeText, heardTokens } from '../core/language/hear.ts';
 import { kinshipOf } from '../core/language/chosen.ts';
@@ -16,23 +15,15 @@ import { compileWordModel, sharesOf } from '../core/language/wordModel.ts';
 import { seeded } from '../core/util/random.ts';
 import { compileLibrary } from '../core/library/compile.ts';
 import { readCheckedLibrary } from '../server/knowledge/loadLibrary.ts';
-import { labelledSentenceSchema, type LabelledSentence } from './labelledSentences.ts';
+import { CORPUS, labelledSentences, paraphrases } from './corpus.ts';
+import type { LabelledSentence } from './labelledSentences.ts';
+import { heldOutScores, writeManifest } from './modelManifest.ts';
 import { fitLogistic, fitNamed, sparseRows } from './logistic.ts';
 
 /**
  * Learns what words tell of findings, and what makes a reading of a phrase right, from labelled sentences, and writes
  * models/hearing.yaml. What is held back is never read. See docs/language.md.
  */
-const FOLDER = 'tests/sentences';
-/** Sentences that the phrases were mended by: words are learned from them, but not how far phrases can be trusted. */
-const MENDED = ['first', 'later', 'fresh', 'rounds'];
-/** Sentences with what the phrases alone heard in them: not all of it is right, so that they count less. */
-const HEARD = 'heard';
-/** Sentences that no phrase was written for. */
-const PLAIN = 'plain';
-/** Ways of telling of one finding each. */
-const TURNS = ['turns', 'sayings'];
-
 /** How little the weights are held down; chosen among 5, 20, 40 and 80 by what was heard of sentences left out. */
 const LOOSE = 10;
 const READINGS_LOOSE = 1;
@@ -62,11 +53,6 @@ interface Example {
 /** A whole sentence of an enquirer counts more than words put together for one finding. */
 const SENTENCE_COUNT = 3;
 
-const fileOf = (name: string): unknown =>
-  parse(readFileSync(resolve(FOLDER, `${name}.yaml`), 'utf8'));
-const sentencesOf = (name: string): readonly LabelledSentence[] =>
-  z.array(labelledSentenceSchema).parse(fileOf(name));
-
 const stemsOf = (text: string): readonly string[] =>
   heardTokens(text)
     .map(({ stem }) => stem)
@@ -91,10 +77,8 @@ function libraryExamples(): readonly Example[] {
 }
 
 function turnExamples(): readonly Example[] {
-  return TURNS.flatMap((name) =>
-    Object.entries(z.record(findingIdSchema, z.array(z.string())).parse(fileOf(name))).flatMap(
-      ([id, said]) => said.map((text) => example(text, [findingIdSchema.parse(id)])),
-    ),
+  return CORPUS.paraphrases.flatMap((name) =>
+    paraphrases(name).flatMap(([id, said]) => said.map((text) => example(text, [id]))),
   );
 }
 
@@ -197,14 +181,16 @@ const oddsBy = (weights: Record<string, number>, traits: readonly number[]): num
     weights.always ?? 0,
   );
 
-const mended = MENDED.flatMap(sentencesOf);
+// Words are learned from these, but not how far phrases can be trusted.
+const mended = CORPUS.corrected.flatMap(labelledSentences);
 const given = [
   ...libraryExamples(),
   ...turnExamples(),
   ...mended.map((one) => exampleOf(one)),
-  ...sentencesOf(HEARD).map((one) => exampleOf(one, 1)),
+  // Not all of their labels are right, so that they count less.
+  ...labelledSentences(CORPUS.machineLabelled).map((one) => exampleOf(one, 1)),
 ];
-const plain = sentencesOf(PLAIN);
+const plain = labelledSentences(CORPUS.uncorrected);
 const random = seeded(SEED);
 const folds = plain.map(() => Math.floor(FOLDS * random()));
 
@@ -256,6 +242,12 @@ const text: WordModelText = {
 };
 writeFileSync(
   resolve(WORD_MODEL_FILE),
-  `# Written by npm run learn from tests/sentences; not to be edited by hand.\n${stringify(text, { lineWidth: 0 })}`,
+  `# Written by npm run learn from corpus/train; not to be edited by hand.\n${stringify(text, { lineWidth: 0 })}`,
 );
+writeManifest({
+  sentences: mended.length + plain.length,
+  readings: judged.length,
+  findings: Object.keys(text.findings).length,
+  heldOut: heldOutScores(compileLibrary({ ...read.value, wordModel: text })),
+});
 console.log(`${judged.length} readings, ${Object.keys(text.findings).length} findings`);

@@ -1,7 +1,6 @@
-import { readFileSync } from 'node:fs';
-import { resolve } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
+import { CORPUS, corpusText } from '../../src/cli/corpus.ts';
 import { createConsultant, type Answer } from '../../src/core/consult/consult.ts';
 import { enquiry } from '../../src/test/enquiry.ts';
 import { library } from '../support/wholeLibrary.ts';
@@ -40,12 +39,10 @@ const askedSchema = z.array(
 );
 
 it.each([
-  ['questions of care', 'care', 200, 0.9],
-  ['enquiries about troubles', 'told', 300, 0.88],
+  ['questions of care', CORPUS.careEnquiries, 200, 0.9],
+  ['enquiries about troubles', CORPUS.troubleEnquiries, 300, 0.88],
 ])('answers %s no worse than when they were last worked on', (_name, file, many, share) => {
-  const asked = askedSchema.parse(
-    parse(readFileSync(resolve(`tests/sentences/${file}.yaml`), 'utf8')),
-  );
+  const asked = askedSchema.parse(parse(corpusText(file)));
   const answered = asked.filter(({ asks, on, about, ...place }) => {
     const lead = leadOf(asks, on, place);
     return about.some((one) => lead.includes(one));

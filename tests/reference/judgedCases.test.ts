@@ -1,10 +1,9 @@
-import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { judgeCase, judgedCaseSchema } from '../../src/cli/judgedCases.ts';
+import { judgedEnquiries } from '../../src/cli/corpus.ts';
 import { openConsultant } from '../../src/cli/openConsultant.ts';
 
-const read = (name: string): unknown[] =>
-  z.array(z.unknown()).parse(JSON.parse(readFileSync(`tests/cases/${name}.json`, 'utf8')));
+const read = (name: string): unknown[] => z.array(z.unknown()).parse(judgedEnquiries(name));
 const cases = z
   .array(judgedCaseSchema.extend({ reason: z.string() }))
   .min(30)

@@ -1,32 +1,25 @@
-import { readFileSync } from 'node:fs';
-import { resolve } from 'node:path';
-import { parse } from 'yaml';
-import { z } from 'zod';
-import {
-  judgeSentence,
-  labelledSentenceSchema,
-  scoreSentences,
-} from '../../src/cli/labelledSentences.ts';
+import { judgeSentence, scoreSentences } from '../../src/cli/labelledSentences.ts';
+import { CORPUS, labelledSentences, paraphrases } from '../../src/cli/corpus.ts';
 import { makeEar } from '../../src/core/library/ear.ts';
 import { isAsking } from '../../src/core/knowledge/careTopics.ts';
-import { findingIdSchema, type FindingId, type PlantId } from '../../src/core/schema/common.ts';
+import type { FindingId, PlantId } from '../../src/core/schema/common.ts';
 import { hear } from '../../src/core/language/hear.ts';
 import { library } from '../support/wholeLibrary.ts';
 
 const ear = makeEar(library);
-const read = (name: string) =>
-  z
-    .array(labelledSentenceSchema)
-    .parse(parse(readFileSync(resolve(`tests/sentences/${name}.yaml`), 'utf8')));
-const worked = ['first', 'later', 'fresh', 'rounds', 'plain'].flatMap(read);
-const held = ['held', 'held-later', 'held-fresh'].flatMap(read);
+const worked = [...CORPUS.corrected, CORPUS.uncorrected].flatMap(labelledSentences);
+const held = CORPUS.heldOut.flatMap(labelledSentences);
 const scoresOf = (sentences: typeof worked) =>
   scoreSentences(sentences.map((sentence) => judgeSentence(library, ear, sentence)));
 
 it('labels with what the library holds', () => {
   const findings: ReadonlySet<string> = new Set(library.findings.keys());
   const plants: ReadonlySet<string> = new Set(library.plants.keys());
-  for (const { plant, yes, no, also, alsoNot } of [...worked, ...held, ...read('heard')]) {
+  for (const { plant, yes, no, also, alsoNot } of [
+    ...worked,
+    ...held,
+    ...labelledSentences(CORPUS.machineLabelled),
+  ]) {
     expect([...yes, ...no, ...also, ...alsoNot].filter((id) => !findings.has(id))).toEqual([]);
     expect(plant === null || plants.has(plant)).toBe(true);
   }
@@ -51,9 +44,6 @@ it('understands sentences that it was never corrected by and never learned from'
 });
 
 it('hears nearly all turns of speech of the plants that show the finding most', () => {
-  const turns = z
-    .record(findingIdSchema, z.array(z.string()).min(1))
-    .parse(parse(readFileSync(resolve('tests/sentences/turns.yaml'), 'utf8')));
   const plants = [...library.plants.keys()];
   const showing = (id: FindingId): readonly PlantId[] => {
     const shown = plants.map((one) => [one, ear.shownOn(one).get(id) ?? 0] as const);
@@ -63,8 +53,7 @@ it('hears nearly all turns of speech of the plants that show the finding most', 
       .slice(0, 3)
       .map(([one]) => one);
   };
-  const heard = Object.entries(turns).flatMap(([key, said]) => {
-    const id = findingIdSchema.parse(key);
+  const heard = paraphrases(CORPUS.paraphrases[0]).flatMap(([id, said]) => {
     const named = showing(id);
     const where = named.length > 0 ? named : [null];
     return said.map((words) => {
