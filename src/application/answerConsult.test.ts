@@ -1,7 +1,7 @@
 import { miniLibrary } from '../test/miniLibrary.ts';
 import { createConsultant } from '../core/consult/consult.ts';
 import { answerConsult } from './answerConsult.ts';
-import { consultResponseSchema, MOST_CHARACTERS } from '../contracts/consult.ts';
+import { consultResponseSchema, MAX_CHARACTERS } from '../contracts/consult.ts';
 import type { Problem } from '../contracts/problem.ts';
 
 const library = miniLibrary(
@@ -64,7 +64,7 @@ it.each([
   [{ date: '2026-02-30' }, 'invalid-field', 'date'],
   [{ date: 20260613 }, 'invalid-field', 'date'],
   [{ place: { lat: 91, lon: 0 } }, 'invalid-field', 'place.lat'],
-  [{ words: 'a'.repeat(MOST_CHARACTERS + 1) }, 'invalid-field', 'words'],
+  [{ words: 'a'.repeat(MAX_CHARACTERS + 1) }, 'invalid-field', 'words'],
   [{ plant: 'triffid' }, 'unknown-plant', 'plant'],
   [{ answers: [{ finding: 'nonsense', value: true }] }, 'unknown-finding', 'answers.0.finding'],
   [{ answers: [{ finding: 'age', value: 'nonsense' }] }, 'unknown-finding', 'answers.0.value'],

@@ -7,8 +7,11 @@ import type {
   RankedCause,
 } from '../core/consult/consult.ts';
 import { isPesticide } from '../core/advice/safetyRules.ts';
-import { PLANT_QUESTION } from '../core/questions/drafts.ts';
-import { ASKS_ONLY, LIKE_WORDS } from '../core/diagnosis/wording.ts';
+import { PLANT_QUESTION } from '../core/questions/candidates.ts';
+import {
+  REQUEST_PSEUDO_FINDING,
+  TEXT_SIMILARITY_PSEUDO_FINDING,
+} from '../core/diagnosis/textEvidence.ts';
 import type { Argument } from '../core/diagnosis/explain.ts';
 import type { Experience } from '../core/diagnosis/learning.ts';
 import type { Compiled } from '../core/library/compile.ts';
@@ -155,8 +158,8 @@ function describePlants(
 }
 
 function labelOf(library: Compiled, id: FindingId): string {
-  if (id === LIKE_WORDS) return 'Told in words like its description';
-  if (id === ASKS_ONLY) return 'Asks what to do, and tells of nothing seen';
+  if (id === TEXT_SIMILARITY_PSEUDO_FINDING) return 'Told in words like its description';
+  if (id === REQUEST_PSEUDO_FINDING) return 'Asks what to do, and tells of nothing seen';
   return library.findings.get(id)?.label ?? id;
 }
 
@@ -246,7 +249,7 @@ function toResponse(library: Compiled, set: PlantId | null, found: Consultation)
       text,
       span: [span.start, span.end],
     })),
-    heard: found.heard.map(({ finding, value, sure, span }) => ({
+    heard: found.extracted.map(({ finding, value, sure, span }) => ({
       finding,
       label: labelOf(library, finding),
       part: library.findings.get(finding)?.part ?? 'whole',
@@ -258,25 +261,28 @@ function toResponse(library: Compiled, set: PlantId | null, found: Consultation)
     explanation: [...found.explanation],
     unexplained: round(found.unexplained, 4),
     nothingWrong: round(found.nothingWrong, 4),
-    ask: found.ask.map(({ finding, question, how, seconds, worth, choices }) => ({
+    ask: found.ask.map(({ finding, question, how, seconds, netValue, choices }) => ({
       finding,
       question,
       how,
       seconds,
-      worth: round(worth, 3),
+      worth: round(netValue, 3),
       plate: plateOf(finding),
       choices: choices.map((choice) => ({ ...choice, plate: plateOf(choice.finding) })),
     })),
-    settled: found.settled.settled,
-    settledWhy: { reason: found.settled.reason, sample: found.settled.sample },
+    settled: found.stopping.settled,
+    settledWhy: { reason: found.stopping.reason, sample: found.stopping.sample },
     conflicts: found.conflicts.map(({ findings, text }) => ({ findings: [...findings], text })),
-    wouldChange: found.overturning && {
-      leader: { id: found.overturning.leader, name: nameOf(library, found.overturning.leader) },
-      turns: found.overturning.turns.map(({ names, label, value, takesBack }) => ({
+    wouldChange: found.counterfactuals && {
+      leader: {
+        id: found.counterfactuals.leader,
+        name: nameOf(library, found.counterfactuals.leader),
+      },
+      turns: found.counterfactuals.turns.map(({ names, label, value, retracts }) => ({
         finding: names,
         label,
         value,
-        takesBack,
+        takesBack: retracts,
       })),
     },
     pair: found.pair.map((one) => ({

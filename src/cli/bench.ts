@@ -16,10 +16,10 @@ import {
   type PlantId,
 } from '../core/schema/common.ts';
 import type { Library } from '../core/schema/library.ts';
-import { makeEar } from '../core/library/ear.ts';
+import { makeLanguageContext } from '../core/library/languageContext.ts';
 import { seasonEvents } from '../core/consult/season.ts';
 import { outlookFor } from '../core/timing/outlook.ts';
-import { hear } from '../core/language/hear.ts';
+import { extract } from '../core/language/extract.ts';
 import { seeded } from '../core/util/random.ts';
 import { createAlmanacs } from '../core/timing/almanac.ts';
 import { dayOf } from '../core/timing/calendar.ts';
@@ -137,7 +137,7 @@ function compareWithGeneral(library: Library): void {
     background: (finding: string) => node(finding)?.background ?? 0,
     strength: (cause: string, finding: string) => {
       const position = network.causes.findIndex(({ id }) => id === cause);
-      return 1 - (node(finding)?.miss[position] ?? 1);
+      return 1 - (node(finding)?.inhibition[position] ?? 1);
     },
   };
   const nodes = generalNetwork(small, sure);
@@ -164,7 +164,7 @@ function compareWithGeneral(library: Library): void {
 
 /** Hearing messages of growing length, put together from the words of the judged cases; warm, as while somebody types. */
 function benchHearing(compiled: Compiled): void {
-  const ear = makeEar(compiled);
+  const ear = makeLanguageContext(compiled);
   const all = cases.flatMap(({ words }) => words.split(/\s+/));
   const sizes = [60, 500, 1000, 2000, 4000].map((length) => ({
     length,
@@ -172,11 +172,11 @@ function benchHearing(compiled: Compiled): void {
       Array.from({ length }, (_, k) => all[(i * 37 + k) % all.length]).join(' '),
     ),
   }));
-  for (const { texts } of sizes) for (const text of texts) hear(ear, text);
+  for (const { texts } of sizes) for (const text of texts) extract(ear, text);
   for (const { length, texts } of sizes)
     show(
       `hearing ${length} words`,
-      texts.map((text) => time(() => hear(ear, text))),
+      texts.map((text) => time(() => extract(ear, text))),
     );
 }
 

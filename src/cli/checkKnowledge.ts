@@ -57,10 +57,12 @@ function lineOf({ file, id }: KnowledgeIssue, files: readonly KnowledgeFile[]): 
 function reportPairs({ library }: ReadLibrary): void {
   const shown = new Set<string>();
   console.log('Least told apart (alike in what they show, 100 % = the same):');
-  for (const { plant, first, second, alike } of weakestPairs(compileLibrary(library))) {
+  for (const { plant, first, second, similarity } of weakestPairs(compileLibrary(library))) {
     if (shown.size >= PAIRS_SHOWN || shown.has(`${first} ${second}`)) continue;
     shown.add(`${first} ${second}`);
-    console.log(`  ${Math.round(100 * alike)} %  ${first} and ${second}, for example on ${plant}`);
+    console.log(
+      `  ${Math.round(100 * similarity)} %  ${first} and ${second}, for example on ${plant}`,
+    );
   }
 }
 

@@ -2,7 +2,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
-import { makeEar } from '../core/library/ear.ts';
+import { makeLanguageContext } from '../core/library/languageContext.ts';
 import { CORPUS, corpusText, labelledSentences } from './corpus.ts';
 import { loadLibrary } from '../server/knowledge/loadLibrary.ts';
 import {
@@ -17,7 +17,7 @@ import {
 const loaded = loadLibrary(resolve('knowledge'));
 if (!loaded.ok) throw new Error('run npm run check:knowledge');
 const library = loaded.value;
-const ear = makeEar(library);
+const ear = makeLanguageContext(library);
 const judge = (sentence: LabelledSentence): SentenceMarks => judgeSentence(library, ear, sentence);
 
 const EXAMPLES = resolve('../shared/cases/examples.json');

@@ -1,6 +1,6 @@
 import bayes from 'bayesjs';
 import { reliabilityOf } from '../core/diagnosis/evidence.ts';
-import { unknownCauseChance, type Network } from '../core/diagnosis/network.ts';
+import { unknownCauseProbability, type Network } from '../core/diagnosis/network.ts';
 import { causesOf } from '../core/diagnosis/posterior.ts';
 
 /** A network with what it was made from, so that another program can be given the same model. */
@@ -62,7 +62,7 @@ export function generalNetwork(
   }
   for (const finding of findings) {
     const shown = (on: Record<string, 'T' | 'F'>): number => {
-      if (on.unknown === 'T') return unknownCauseChance(background(finding));
+      if (on.unknown === 'T') return unknownCauseProbability(background(finding));
       const missed = causes.reduce(
         (p, cause) => p * (on[cause] === 'T' ? 1 - strength(cause, finding) : 1),
         1,

@@ -1,5 +1,5 @@
 import { miniLibrary } from '../test/miniLibrary.ts';
-import { makeEar } from '../core/library/ear.ts';
+import { makeLanguageContext } from '../core/library/languageContext.ts';
 import {
   judgeSentence,
   labelledSentenceSchema,
@@ -15,7 +15,7 @@ const library = miniLibrary(
   ],
   [{ id: 'a', findings: { spots: 'often', ringed: 'often', sticky: 'often' } }],
 );
-const ear = makeEar(library);
+const ear = makeLanguageContext(library);
 const judge = (sentence: Record<string, unknown>): SentenceMarks =>
   judgeSentence(library, ear, labelledSentenceSchema.parse({ plant: 'fern', ...sentence }));
 const wrongOf = (marks: SentenceMarks): string[] => marks.wrong.map(({ finding }) => finding);

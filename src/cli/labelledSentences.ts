@@ -2,7 +2,12 @@ import { z } from 'zod';
 import type { Compiled } from '../core/library/compile.ts';
 import { isAsking } from '../core/knowledge/careTopics.ts';
 import { findingIdSchema, plantIdSchema, type FindingId } from '../core/schema/common.ts';
-import { hear, type Ear, type Heard, type HeardFinding } from '../core/language/hear.ts';
+import {
+  extract,
+  type LanguageContext,
+  type Extracted,
+  type ExtractedFinding,
+} from '../core/language/extract.ts';
 
 /** A sentence of an enquirer with what it says. */
 export const labelledSentenceSchema = z.strictObject({
@@ -25,8 +30,8 @@ export interface SentenceMarks {
   readonly plantOk: boolean;
   readonly plant: string;
   /** Heard, and labelled or implied by a label. */
-  readonly right: readonly HeardFinding[];
-  readonly wrong: readonly HeardFinding[];
+  readonly right: readonly ExtractedFinding[];
+  readonly wrong: readonly ExtractedFinding[];
   readonly missed: readonly FindingId[];
   readonly found: readonly FindingId[];
   /** Of findings both labelled and heard: with the right and the wrong sign. */
@@ -38,7 +43,7 @@ export interface SentenceMarks {
 const ANY_PLANT: string = 'plant';
 
 /** The plant itself or a kind of it. */
-function plantFits(library: Compiled, heard: Heard, label: LabelledSentence['plant']): boolean {
+function plantFits(library: Compiled, heard: Extracted, label: LabelledSentence['plant']): boolean {
   const [first] = heard.plants;
   if (label === null) return !first || first.plant === ANY_PLANT;
   return first !== undefined && library.taxonomy.lineage(first.plant).includes(label);
@@ -47,13 +52,13 @@ function plantFits(library: Compiled, heard: Heard, label: LabelledSentence['pla
 /** Marks what was heard. A general finding is right where a special one is labelled; a denied special one where the general is. */
 export function judgeSentence(
   library: Compiled,
-  ear: Ear,
+  ear: LanguageContext,
   sentence: LabelledSentence,
 ): SentenceMarks {
-  const heard = hear(ear, sentence.say);
+  const heard = extract(ear, sentence.say);
   const findings = heard.findings.filter(({ finding }) => !isAsking(finding));
   const ruledOut = [...sentence.no, ...sentence.alsoNot];
-  const isRight = ({ finding, value }: HeardFinding): boolean =>
+  const isRight = ({ finding, value }: ExtractedFinding): boolean =>
     value
       ? [...sentence.yes, ...sentence.also].some((one) => library.implied(one).includes(finding))
       : library.implied(finding).some((general) => ruledOut.includes(general));

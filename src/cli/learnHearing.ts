@@ -1,17 +1,17 @@
 import { writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { stringify } from 'yaml';
-import { makeEar } from '../core/library/ear.ts';
+import { makeLanguageContext } from '../core/library/languageContext.ts';
 import { isAsking } from '../core/knowledge/careTopics.ts';
 import { WORD_MODEL_FILE } from '../core/knowledge/read.ts';
 import type { FindingId } from '../core/schema/common.ts';
 import type { WordModelText } from '../core/schema/wordModel.ts';
-import { describeText, heardTokens } from '../core/language/hear.ts';
-import { kinshipOf } from '../core/language/chosen.ts';
-import { TRAIT_NAMES, type Described } from '../core/language/plausible.ts';
-import { RIVALRY_NAMES, rivalriesOf } from '../core/language/rivals.ts';
+import { scoreText, stemmedTokens } from '../core/language/extract.ts';
+import { relationsOf } from '../core/language/chosen.ts';
+import { FEATURE_NAMES, type ScoredReading } from '../core/language/readings.ts';
+import { RIVALRY_NAMES, rivalriesOf } from '../core/language/competingReadings.ts';
 import { stemSet } from '../core/language/stem.ts';
-import { compileWordModel, sharesOf } from '../core/language/wordModel.ts';
+import { compileWordModel, tfIdfVector } from '../core/language/wordModel.ts';
 import { seeded } from '../core/util/random.ts';
 import { compileLibrary } from '../core/library/compile.ts';
 import { readCheckedLibrary } from '../server/knowledge/loadLibrary.ts';
@@ -30,9 +30,9 @@ const READINGS_LOOSE = 1;
 const FOLDS = 5;
 const SEED = 20260613;
 /** Smaller weights are left out, in log-odds for a word that stands alone. */
-const LEAST_WEIGHT = 0.5;
+const MIN_WEIGHT = 0.5;
 /** Findings told of more rarely are not learned. */
-const LEAST_EXAMPLES = 3;
+const MIN_EXAMPLES = 3;
 /** Small words tell nothing. */
 const SMALL = stemSet(
   'the a an of to is are and it i my on in that with have has was be this they at for',
@@ -41,7 +41,7 @@ const SMALL = stemSet(
 const read = readCheckedLibrary(resolve('knowledge'));
 if (!read.ok) throw new Error('run npm run check:knowledge');
 const library = compileLibrary({ ...read.value, wordModel: null });
-const ear = makeEar(library);
+const ear = makeLanguageContext(library);
 
 interface Example {
   readonly stems: readonly string[];
@@ -54,7 +54,7 @@ interface Example {
 const SENTENCE_COUNT = 3;
 
 const stemsOf = (text: string): readonly string[] =>
-  heardTokens(text)
+  stemmedTokens(text)
     .map(({ stem }) => stem)
     .filter((stem) => !SMALL.has(stem));
 
@@ -86,7 +86,7 @@ function turnExamples(): readonly Example[] {
 function rarities(examples: readonly Example[]): ReadonlyMap<string, number> {
   const counts = new Map<string, number>();
   for (const { stems } of examples)
-    for (const one of new Set(stems.flatMap(library.likening)))
+    for (const one of new Set(stems.flatMap(library.synonyms)))
       counts.set(one, (counts.get(one) ?? 0) + 1);
   return new Map(
     [...counts].map(([one, count]) => [one, 1 + Math.log((1 + examples.length) / (1 + count))]),
@@ -104,7 +104,7 @@ function learnWords(examples: readonly Example[]): Words {
   const columnOf = new Map(words.map((word, i) => [word, i]));
   const rows = sparseRows(
     examples.map(({ stems }) =>
-      [...sharesOf(stems, library.likening, (one) => rarity.get(one))].map(
+      [...tfIdfVector(stems, library.synonyms, (one) => rarity.get(one))].map(
         ([word, share]) => [columnOf.get(word) ?? 0, share] as const,
       ),
     ),
@@ -114,11 +114,11 @@ function learnWords(examples: readonly Example[]): Words {
   const findings: [FindingId, string][] = [];
   for (const { id } of library.findings.values()) {
     const labels = Uint8Array.from(examples, ({ about }) => (about.has(id) ? 1 : 0));
-    if (labels.reduce((sum, one) => sum + one, 0) < LEAST_EXAMPLES) continue;
+    if (labels.reduce((sum, one) => sum + one, 0) < MIN_EXAMPLES) continue;
     const weights = fitLogistic(rows, labels, LOOSE);
     const kept = words.flatMap((word, i) => {
       const weight = weights[i] ?? 0;
-      return Math.abs(weight) < LEAST_WEIGHT ? [] : [word, hundredths(weight)];
+      return Math.abs(weight) < MIN_WEIGHT ? [] : [word, hundredths(weight)];
     });
     findings.push([id, [hundredths(weights[words.length] ?? 0), ...kept].join(' ')]);
   }
@@ -130,7 +130,7 @@ function learnWords(examples: readonly Example[]): Words {
 }
 
 /** Pairs told in fewer sentences may be chance. */
-const LEAST_TOGETHER = 2;
+const MIN_TOGETHER = 2;
 
 /** Findings that are reported in one sentence, of the two the one that comes later in the alphabet under the other. */
 function learnTogether(sentences: readonly LabelledSentence[]): WordModelText['together'] {
@@ -144,7 +144,7 @@ function learnTogether(sentences: readonly LabelledSentence[]): WordModelText['t
     });
   }
   const pairs = [...times].flatMap(([first, others]): [FindingId, string][] => {
-    const often = [...others].flatMap(([id, count]) => (count < LEAST_TOGETHER ? [] : id));
+    const often = [...others].flatMap(([id, count]) => (count < MIN_TOGETHER ? [] : id));
     return often.length === 0 ? [] : [[first, often.sort().join(' ')]];
   });
   return Object.fromEntries(pairs.sort(([a], [b]) => a.localeCompare(b)));
@@ -152,7 +152,7 @@ function learnTogether(sentences: readonly LabelledSentence[]): WordModelText['t
 
 /** A reading and whether the labels of its sentence bear it out. */
 interface Judged {
-  readonly reading: Described;
+  readonly reading: ScoredReading;
   readonly traits: readonly number[];
   readonly right: boolean;
 }
@@ -160,13 +160,13 @@ interface Judged {
 /** Reads a sentence with words that were learned without it. */
 function judgedReadings(words: Words): (sentence: LabelledSentence) => readonly Judged[] {
   const text = { ...words, readings: {}, rivals: {}, together: {} };
-  const model = compileWordModel(text, library.likening);
+  const model = compileWordModel(text, library.synonyms);
   return ({ say, yes, also, no, alsoNot }) => {
     const there = new Set([...yes, ...also].flatMap(library.implied));
     const ruledOut = new Set([...no, ...alsoNot]);
-    return describeText(ear, model, say).map((reading) => ({
+    return scoreText(ear, model, say).map((reading) => ({
       reading,
-      traits: reading.traits(),
+      traits: reading.features(),
       right: reading.value
         ? there.has(reading.finding)
         : library.implied(reading.finding).some((general) => ruledOut.has(general)),
@@ -176,7 +176,7 @@ function judgedReadings(words: Words): (sentence: LabelledSentence) => readonly 
 
 /** Log-odds of a reading by the weights of its traits. */
 const oddsBy = (weights: Record<string, number>, traits: readonly number[]): number =>
-  TRAIT_NAMES.reduce(
+  FEATURE_NAMES.reduce(
     (sum, name, i) => sum + (weights[name] ?? 0) * (traits[i] ?? 0),
     weights.always ?? 0,
   );
@@ -199,7 +199,7 @@ function readFold(fold: number) {
   const known = plain.filter((_, i) => folds[i] !== fold);
   console.log(`fold ${fold + 1} of ${FOLDS}: ${given.length + known.length} examples`);
   const judge = judgedReadings(learnWords([...given, ...known.map((one) => exampleOf(one))]));
-  const { toldTogether } = compileWordModel(
+  const { reportedTogether } = compileWordModel(
     {
       words: '',
       findings: {},
@@ -207,16 +207,16 @@ function readFold(fold: number) {
       rivals: {},
       together: learnTogether([...mended, ...known]),
     },
-    library.likening,
+    library.synonyms,
   );
   const sentences = plain.filter((_, i) => folds[i] === fold).map(judge);
-  return { sentences, kinship: kinshipOf(library.implied, toldTogether) };
+  return { sentences, kinship: relationsOf(library.implied, reportedTogether) };
 }
 
 const byFold = Array.from({ length: FOLDS }, (_, fold) => readFold(fold));
 const judged = byFold.flatMap(({ sentences }) => sentences.flat());
 const readings = fitNamed(
-  TRAIT_NAMES,
+  FEATURE_NAMES,
   judged.map(({ traits, right }) => ({ values: traits, right })),
   READINGS_LOOSE,
 );
@@ -226,7 +226,7 @@ const contested = byFold.flatMap(({ sentences, kinship }) =>
     const odds = sentence.map(({ traits }) => oddsBy(readings, traits));
     const contenders = sentence.map(({ reading }, i) => ({
       ...reading,
-      odds: odds[i] ?? reading.odds,
+      odds: odds[i] ?? reading.logOdds,
     }));
     return rivalriesOf(contenders, kinship).map((rivalry, i) => ({
       values: RIVALRY_NAMES.map((name) => rivalry[name]),

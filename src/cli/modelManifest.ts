@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
-import { makeEar } from '../core/library/ear.ts';
+import { makeLanguageContext } from '../core/library/languageContext.ts';
 import type { Compiled } from '../core/library/compile.ts';
 import { CORPUS, corpusText, labelledSentences, TRAINING_FILES } from './corpus.ts';
 import { judgeSentence, scoreSentences } from './labelledSentences.ts';
@@ -42,7 +42,7 @@ const rounded = (value: number): number => Math.round(10_000 * value) / 10_000;
 
 /** What a library understands of the sentences that are held out. */
 export function heldOutScores(library: Compiled): ModelManifest['heldOut'] {
-  const ear = makeEar(library);
+  const ear = makeLanguageContext(library);
   const { sentences, plants, precision, recall, sign } = scoreSentences(
     CORPUS.heldOut
       .flatMap(labelledSentences)

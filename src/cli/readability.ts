@@ -7,7 +7,7 @@ const HIGHEST_GRADE = 9;
 const NAMES =
   /\([^)]*\)|\b(bacillus|thuringiensis|subspecies|tenebrionis|galleriae|israelensis|subtilis|amyloliquefaciens|steinernema|carpocapsae|heterorhabditis|nematodes|chlorothalonil|myclobutanil|fungicide|insecticide|phosphate|ferric|fertilizer|magnesium|calcium|micronutrients|horticultural|caterpillars?|butterfly|butterflies|arborist)\b/gi;
 /** Shorter texts are not judged: one long word decides their grade. */
-const LEAST_WORDS = 8;
+const MIN_WORDS = 8;
 
 /**
  * School grade of a text by the formula of J. P. Kincaid and others, "Derivation of New Readability Formulas",
@@ -44,7 +44,7 @@ function textsOf({ library }: ReadLibrary): readonly (readonly [string, string, 
 export function checkReadability(read: ReadLibrary): readonly KnowledgeIssue[] {
   return textsOf(read).flatMap(([id, field, text]) => {
     const grade = gradeOf(text);
-    if (text.split(/\s+/).length < LEAST_WORDS || grade <= HIGHEST_GRADE) return [];
+    if (text.split(/\s+/).length < MIN_WORDS || grade <= HIGHEST_GRADE) return [];
     const message = `reads at grade ${grade.toFixed(1)}; ${HIGHEST_GRADE} at most, with shorter words or sentences: "${text}"`;
     return [{ file: read.fileOf.get(id) ?? '(unknown file)', id, field, message }];
   });

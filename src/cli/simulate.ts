@@ -6,7 +6,7 @@ import { rankQuestions, type Question } from '../core/questions/questions.ts';
 import { shortlist } from '../core/diagnosis/shortlist.ts';
 import type { Compiled } from '../core/library/compile.ts';
 import type { PlantId } from '../core/schema/common.ts';
-import { GAINED_LATER, LOSS_PER_MINUTE } from '../core/questions/worth.ts';
+import { GAINED_LATER, LOSS_PER_MINUTE } from '../core/questions/netValue.ts';
 import { createAlmanacs } from '../core/timing/almanac.ts';
 import { dayOf } from '../core/timing/calendar.ts';
 import { loadLibrary } from '../server/knowledge/loadLibrary.ts';
@@ -49,7 +49,8 @@ type Strategy = (questions: readonly Question[]) => Question | undefined;
 const order = [...library.findings.keys()].map(String).sort();
 const STRATEGIES: Readonly<Record<string, Strategy>> = {
   [PRODUCT]: (questions) => questions[0],
-  'information alone': (questions) => [...questions].sort((a, b) => b.bits - a.bits)[0],
+  'information alone': (questions) =>
+    [...questions].sort((a, b) => b.informationGainBits - a.informationGainBits)[0],
   'fixed checklist': (questions) =>
     [...questions].sort((a, b) => order.indexOf(a.finding) - order.indexOf(b.finding))[0],
 };
@@ -84,7 +85,7 @@ function consultOne(
   for (let seconds = 0; ;) {
     const { posterior } = weighAll(library, network, reports, VOLUNTEERED);
     const questions = rankQuestions(library, network, posterior, reports, skipped);
-    const worth = Math.max(-Infinity, ...questions.map((one) => one.worth));
+    const worth = Math.max(-Infinity, ...questions.map((one) => one.netValue));
     const loss = lossNow(network, posterior, truth.hypothesis);
     // What is asked on after the advice is settled would count the same thought many times.
     if ((standings.at(-1)?.worth ?? Infinity) > 0) thought(posterior);
@@ -117,7 +118,7 @@ class Calibration {
     posterior.causes.forEach((p, i) => {
       const number = Math.min(9, Math.floor(p * 10));
       const tenth = this.#tenths[number];
-      if (!tenth || p < LEAST_SHOWN || this.#counted.has(10 * i + number)) return;
+      if (!tenth || p < MIN_SHOWN || this.#counted.has(10 * i + number)) return;
       this.#counted.add(10 * i + number);
       tenth.n++;
       tenth.predicted += p;
@@ -137,7 +138,7 @@ class Calibration {
 }
 
 /** Smaller probabilities are not shown to anyone. */
-const LEAST_SHOWN = 0.005;
+const MIN_SHOWN = 0.005;
 
 const networks = HOSTS.map((host) => {
   const id = [...library.plants.keys()].find((one): one is PlantId => one === host);

@@ -22,8 +22,8 @@ const ask = (finding: string, choices: Question['choices'] = []): Question => ({
   question: 'Is it so?',
   how: null,
   seconds: 10,
-  worth: 1,
-  bits: 1,
+  netValue: 1,
+  informationGainBits: 1,
   choices,
 });
 const SEEDS = Array.from({ length: 300 }, (_, i) => 1000 + i);

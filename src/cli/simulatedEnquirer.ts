@@ -1,9 +1,9 @@
-import { ANSWER_SURE } from '../core/questions/drafts.ts';
+import { ANSWER_SURE } from '../core/questions/candidates.ts';
 import { reliabilityOf, type Report } from '../core/diagnosis/evidence.ts';
 import { presenceAt } from '../core/diagnosis/likelihood.ts';
 import type { Network } from '../core/diagnosis/network.ts';
 import type { Question } from '../core/questions/questions.ts';
-import { shareOf } from '../core/diagnosis/weigh.ts';
+import { probabilityGivenMore } from '../core/diagnosis/weigh.ts';
 import type { Compiled } from '../core/library/compile.ts';
 import type { FindingId } from '../core/schema/common.ts';
 import { seeded } from '../core/util/random.ts';
@@ -78,7 +78,10 @@ function drawPresent(
     }
     const above = finding?.isA ?? [];
     if (above.some((one) => !present.has(one))) continue;
-    const chance = above.reduce((p, one) => Math.max(p, shareOf(chanceOf(id), chanceOf(one))), 0);
+    const chance = above.reduce(
+      (p, one) => Math.max(p, probabilityGivenMore(chanceOf(id), chanceOf(one))),
+      0,
+    );
     if (random() < (above.length > 0 ? chance : chanceOf(id))) present.add(id);
   }
   for (const group of groups) {

@@ -7,7 +7,7 @@ import {
   type CasePlant,
   type CaseRecord,
 } from './cases.ts';
-import { MOST_CHARACTERS } from './consult.ts';
+import { MAX_CHARACTERS } from './consult.ts';
 import { problemFrom, type Problem } from './problem.ts';
 import { rebaseEvents, wordsBefore, wordsByPlant } from './rebaseEvents.ts';
 import { applyEdits } from './textEdits.ts';
@@ -38,11 +38,11 @@ function wordsProblem(plant: CasePlant, event: SentEvent['event']): Problem | nu
       message: 'The words at that place are no longer the ones that were changed.',
       cure: 'Copy your words, open the case again and put them in.',
     };
-  if (after.length <= MOST_CHARACTERS || after.length <= plant.words.length) return null;
+  if (after.length <= MAX_CHARACTERS || after.length <= plant.words.length) return null;
   return {
     code: 'too-large',
     field: 'words',
-    message: `The words would be longer than ${MOST_CHARACTERS} characters.`,
+    message: `The words would be longer than ${MAX_CHARACTERS} characters.`,
     cure: 'Shorten them, or open a second plant for the rest.',
   };
 }

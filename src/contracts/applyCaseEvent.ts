@@ -4,7 +4,7 @@ import {
   type CasePlan,
   type CasePlant,
   type CaseRecord,
-  type KeptAnswer,
+  type StoredAnswer,
 } from './cases.ts';
 import { applyEdits } from './textEdits.ts';
 
@@ -45,15 +45,15 @@ const withoutStepDay = (days: CasePlan['done'], { step, on }: StepDay): CasePlan
 
 /** Answers of earlier versions have no id; they are known by their finding. */
 function withAnswer(
-  answers: readonly KeptAnswer[],
-  answer: Omit<KeptAnswer, 'id'> & { readonly id?: string },
-): KeptAnswer[] {
+  answers: readonly StoredAnswer[],
+  answer: Omit<StoredAnswer, 'id'> & { readonly id?: string },
+): StoredAnswer[] {
   const others = answers.filter(({ finding }) => finding !== answer.finding);
   return [...others, { ...answer, id: answer.id ?? answer.finding }];
 }
 
 /** A plant of which nothing was said yet. */
-export function freshPlant(
+export function emptyPlant(
   id: string,
   date: string,
   { lat, lon, height }: Readonly<CasePlant['place']>,
@@ -77,7 +77,7 @@ function addPlant(record: CaseRecord, plantId: string): CaseRecord {
   const [first] = record.plants;
   if (!first || record.plants.some(({ id }) => id === plantId)) return record;
   const fresh = {
-    ...freshPlant(plantId, first.date, first.place),
+    ...emptyPlant(plantId, first.date, first.place),
     approach: first.approach,
   };
   return { ...record, plants: [...record.plants, fresh] };

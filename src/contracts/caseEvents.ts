@@ -3,15 +3,15 @@ import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
 import {
   CASE_STATUSES,
   idSchema,
-  keptAnswerSchema,
-  keptDateSchema,
+  storedAnswerSchema,
+  storedDateSchema,
   labelFactsSchema,
   MAX_CONTACT,
   MAX_NAME,
   outcomeSchema,
   conflictSchema,
 } from './cases.ts';
-import { isoDateSchema, MOST_CHARACTERS, placeSchema } from './consult.ts';
+import { isoDateSchema, MAX_CHARACTERS, placeSchema } from './consult.ts';
 import { problemSchema } from './problem.ts';
 import { textSchema } from './storableText.ts';
 
@@ -19,10 +19,10 @@ const plantId = textSchema(60).min(1);
 
 const editSchema = z.strictObject({
   at: z.number().int().min(0).max(10_000_000),
-  remove: textSchema(2 * MOST_CHARACTERS),
+  remove: textSchema(2 * MAX_CHARACTERS),
   insert: textSchema(
-    2 * MOST_CHARACTERS,
-    `must be at most ${2 * MOST_CHARACTERS} characters: paste the letter in parts`,
+    2 * MAX_CHARACTERS,
+    `must be at most ${2 * MAX_CHARACTERS} characters: paste the letter in parts`,
   ),
 });
 
@@ -39,7 +39,7 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('date-set'), plantId, date: isoDateSchema }),
   z.strictObject({ kind: z.literal('place-set'), plantId, place: placeSchema }),
   z.strictObject({ kind: z.literal('approach-set'), plantId, approach: z.enum(APPROACHES) }),
-  z.strictObject({ kind: z.literal('answer-given'), plantId, answer: keptAnswerSchema }),
+  z.strictObject({ kind: z.literal('answer-given'), plantId, answer: storedAnswerSchema }),
   /** Takes one answer back, and no newer one about the same finding. */
   z.strictObject({ kind: z.literal('answer-withdrawn'), plantId, answerId: idSchema }),
   /** The advisor tied words that were not understood to a finding; a suggestion for the library. */
@@ -63,7 +63,7 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('dates-kept'),
     plantId,
-    dates: z.array(keptDateSchema).max(200),
+    dates: z.array(storedDateSchema).max(200),
   }),
   z.strictObject({
     kind: z.literal('event-seen'),
@@ -98,7 +98,7 @@ const earlierEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('answer-given'),
     plantId,
-    answer: keptAnswerSchema.omit({ id: true }),
+    answer: storedAnswerSchema.omit({ id: true }),
   }),
 ]);
 export type EarlierEvent = z.infer<typeof earlierEventSchema>;

@@ -11,14 +11,14 @@ export type CaseStatus = (typeof CASE_STATUSES)[number];
 export const idSchema = textSchema(80).min(1);
 
 /** An answer as it is kept with a case. `value` is a choice id where the finding is a group. */
-export const keptAnswerSchema = z.strictObject({
+export const storedAnswerSchema = z.strictObject({
   /** Of this answer alone, so that taking it back never takes back a newer one about the same finding. */
   id: idSchema,
   finding: idSchema,
   value: z.union([z.boolean(), idSchema]),
   sure: z.number().min(0).max(1),
 });
-export type KeptAnswer = z.infer<typeof keptAnswerSchema>;
+export type StoredAnswer = z.infer<typeof storedAnswerSchema>;
 
 /** What the trouble proved to be, and how that is known. */
 export const outcomeSchema = z.strictObject({
@@ -26,7 +26,7 @@ export const outcomeSchema = z.strictObject({
   confirmed: z.enum(CONFIRMATIONS),
   on: isoDateSchema,
 });
-export type KeptOutcome = z.infer<typeof outcomeSchema>;
+export type StoredOutcome = z.infer<typeof outcomeSchema>;
 
 /** What the label of a product says, as the advisor read it; null where it was not read. */
 export const labelFactsSchema = z.strictObject({
@@ -39,14 +39,14 @@ export const labelFactsSchema = z.strictObject({
 export const stepDaySchema = z.strictObject({ step: idSchema, on: isoDateSchema });
 
 /** Dates that were told, with the number of the application. */
-export const keptDateSchema = stepDaySchema.extend({ number: z.number().int().min(1).max(99) });
+export const storedDateSchema = stepDaySchema.extend({ number: z.number().int().min(1).max(99) });
 
 /** What the dates of a plan hang on besides the advice, and the dates that were told. */
 export const casePlanSchema = z.strictObject({
   harvest: isoDateSchema.nullable(),
   labels: z.record(idSchema, labelFactsSchema),
   done: z.array(stepDaySchema),
-  kept: z.array(keptDateSchema),
+  kept: z.array(storedDateSchema),
   /** Days on which events were seen that windows are counted from, by the name of the event. */
   seen: z.record(textSchema(80), isoDateSchema).default({}),
 });
@@ -64,7 +64,7 @@ export const casePlantSchema = z.strictObject({
   date: isoDateSchema,
   place: placeSchema,
   approach: z.enum(APPROACHES),
-  answers: z.array(keptAnswerSchema),
+  answers: z.array(storedAnswerSchema),
   knowledgeVersion: z.string().nullable(),
   outcome: outcomeSchema.nullable(),
   plan: casePlanSchema,

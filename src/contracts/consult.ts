@@ -6,7 +6,7 @@ import { CATEGORIES } from '../core/schema/cause.ts';
 import { parseDay } from '../core/timing/calendar.ts';
 
 /** Longest account of one enquiry, in characters: several pages of a letter. */
-export const MOST_CHARACTERS = 20_000;
+export const MAX_CHARACTERS = 20_000;
 
 /** A civil date, `2026-06-13`. */
 export const isoDateSchema = z.string().refine((text) => parseDay(text).ok, {
@@ -56,8 +56,8 @@ export const consultRequestSchema = z.strictObject({
   words: z
     .string()
     .max(
-      MOST_CHARACTERS,
-      `must be at most ${MOST_CHARACTERS} characters: send the part about one plant`,
+      MAX_CHARACTERS,
+      `must be at most ${MAX_CHARACTERS} characters: send the part about one plant`,
     ),
   date: isoDateSchema,
   place: placeSchema,

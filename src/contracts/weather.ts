@@ -10,11 +10,11 @@ export const weatherSchema = z.object({
 export type ClinicWeather = z.infer<typeof weatherSchema>;
 
 /** Longest station file, in characters: some twenty years of days. */
-export const MOST_CSV = 500_000;
+export const MAX_CSV = 500_000;
 
 /** Body of `POST /api/weather`: a station's file as text, see `readStationCsv`. */
 export const importWeatherSchema = z.strictObject({
-  csv: z.string().min(1).max(MOST_CSV, `must be at most ${MOST_CSV} characters: send fewer years`),
+  csv: z.string().min(1).max(MAX_CSV, `must be at most ${MAX_CSV} characters: send fewer years`),
 });
 
 /** What was taken in. */

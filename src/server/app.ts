@@ -6,11 +6,11 @@ import { join } from 'node:path';
 import type { Logger } from 'pino';
 import type { Library } from '../core/schema/library.ts';
 import { caseRoutes } from './cases/routes.ts';
-import type { ClinicOffice } from './clinic/office.ts';
+import type { ClinicContext } from './clinic/clinicContext.ts';
 import { clinicRoutes } from './clinic/routes.ts';
 import type { ConsultPool } from './consult/consultPool.ts';
 import type { Connection } from './db/connect.ts';
-import { handleErrors, MOST_BODY_BYTES, sendProblem } from './http/problems.ts';
+import { handleErrors, MAX_BODY_BYTES, sendProblem } from './http/problems.ts';
 import { shedLoad } from './http/shedLoad.ts';
 import { storableBody } from './http/storableBody.ts';
 import { sendLibrary } from './knowledge/sendLibrary.ts';
@@ -19,7 +19,7 @@ import { weatherRoutes } from './weather/routes.ts';
 /** What the application is made of. */
 export interface AppParts {
   readonly connection: Connection;
-  readonly office: ClinicOffice;
+  readonly office: ClinicContext;
   readonly library: Library;
   readonly consult: ConsultPool['consult'];
   readonly log: Logger;
@@ -48,7 +48,7 @@ function apiRoutes(parts: AppParts): express.Router {
   routes.get('/live', (_request, response) => response.json({ ok: true }));
   routes.get(['/health', '/ready'], readiness(parts));
   routes.use(shedLoad(MAX_OPEN_REQUESTS));
-  routes.use(express.json({ limit: MOST_BODY_BYTES }), storableBody);
+  routes.use(express.json({ limit: MAX_BODY_BYTES }), storableBody);
   routes.use('/clinic', clinicRoutes(connection, office));
   routes.get('/knowledge', sendLibrary(library));
   routes.post('/consult', async (request, response) => {

@@ -3,7 +3,7 @@ import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
-import { openOffice, type ClinicOffice } from './clinic/office.ts';
+import { openClinicContext, type ClinicContext } from './clinic/clinicContext.ts';
 import { readConfig, type Config } from './config.ts';
 import { openConsultPool } from './consult/consultPool.ts';
 import { seedDemo } from './demo/seed.ts';
@@ -30,14 +30,14 @@ function stop(message: string): never {
 
 /** Brings the database to this version and opens the clinic; null when a newer version has been at it. */
 async function prepare(
-  { db, alone, migrate }: Connection,
+  { db, withStartupLock, migrate }: Connection,
   { SOUNDING_TODAY, SOUNDING_DEMO }: Config,
   library: Library,
-): Promise<ClinicOffice | null> {
-  return alone(async () => {
+): Promise<ClinicContext | null> {
+  return withStartupLock(async () => {
     if (await isFromNewerVersion(db, MIGRATIONS)) return null;
     await migrate(MIGRATIONS);
-    const office = await openOffice(db, SOUNDING_TODAY);
+    const office = await openClinicContext(db, SOUNDING_TODAY);
     if (SOUNDING_DEMO === 'yes') {
       await seedDemo(db, office);
       await seedWeather(db, office, library.places);
@@ -51,7 +51,7 @@ async function prepareWhenUp(
   connection: Connection,
   settings: Config,
   library: Library,
-): Promise<ClinicOffice> {
+): Promise<ClinicContext> {
   for (const begun = Date.now(); ;) {
     try {
       const office = await prepare(connection, settings, library);

@@ -2,7 +2,7 @@ import { resolve } from 'node:path';
 import pg from 'pg';
 import { pino } from 'pino';
 import { createApp } from '../server/app.ts';
-import { openOffice } from '../server/clinic/office.ts';
+import { openClinicContext } from '../server/clinic/clinicContext.ts';
 import type { ConsultPool } from '../server/consult/consultPool.ts';
 import { connect } from '../server/db/connect.ts';
 import { answerConsult } from '../application/answerConsult.ts';
@@ -56,10 +56,10 @@ export async function openServer(
   }: { address?: string; log?: (line: string) => void } = {},
 ) {
   const connection = connect(address);
-  const { db, close, alone, migrate } = connection;
-  const office = await alone(async () => {
+  const { db, close, withStartupLock, migrate } = connection;
+  const office = await withStartupLock(async () => {
     await migrate(resolve('src/server/db/migrations'));
-    return openOffice(db, today);
+    return openClinicContext(db, today);
   });
   const app = createApp({
     connection,

@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { library } from '../support/wholeLibrary.ts';
-import { makeEar } from '../../src/core/library/ear.ts';
+import { makeLanguageContext } from '../../src/core/library/languageContext.ts';
 import { saidAmounts } from '../../src/core/language/amounts.ts';
-import { hear } from '../../src/core/language/hear.ts';
+import { extract } from '../../src/core/language/extract.ts';
 import { mixedUpLengths, oddLengths } from '../../src/core/language/measures.ts';
 import { partByPlant } from '../../src/core/language/severalPlants.ts';
-import { LONGEST_TEXT } from '../../src/core/language/tokens.ts';
-import { heardText } from '../../src/core/language/unheard.ts';
+import { MAX_TEXT } from '../../src/core/language/tokens.ts';
+import { withoutBoilerplate } from '../../src/core/language/boilerplate.ts';
 import { dayOf } from '../../src/core/timing/calendar.ts';
 
-const ear = makeEar(library);
+const ear = makeLanguageContext(library);
 
 const said = fc.constantFrom(
   ...'my rose leaves have no yellow spots but . , - the tomato wilts 🌹 שלום three 5 feet > @ \n'.split(
@@ -24,7 +24,7 @@ const anyText = fc.oneof(
 it('marks places inside the text, whatever it is, and always the same ones', () => {
   fc.assert(
     fc.property(anyText, (text) => {
-      const heard = hear(ear, text);
+      const heard = extract(ear, text);
       const inside = heard.findings.every(
         ({ span: { start, end }, sure }) =>
           0 <= start && start < end && end <= text.length && sure > 0 && sure <= 1,
@@ -33,7 +33,7 @@ it('marks places inside the text, whatever it is, and always the same ones', () 
       return (
         inside &&
         once.size === heard.findings.length &&
-        JSON.stringify(hear(ear, text)) === JSON.stringify(heard)
+        JSON.stringify(extract(ear, text)) === JSON.stringify(heard)
       );
     }),
     { numRuns: 150 },
@@ -54,15 +54,15 @@ it('loses no word when a message is taken apart by plant', () => {
 });
 
 it.each([
-  ['one letter', 'a'.repeat(LONGEST_TEXT)],
-  ['digits', '1 '.repeat(LONGEST_TEXT / 2)],
-  ['denials', 'no not never '.repeat(LONGEST_TEXT / 13)],
-  ['spots', 'brown spots on the leaves '.repeat(LONGEST_TEXT / 26)],
-  ['quotes', '> on it wrote:\n'.repeat(LONGEST_TEXT / 15)],
-  ['points', '.'.repeat(LONGEST_TEXT)],
+  ['one letter', 'a'.repeat(MAX_TEXT)],
+  ['digits', '1 '.repeat(MAX_TEXT / 2)],
+  ['denials', 'no not never '.repeat(MAX_TEXT / 13)],
+  ['spots', 'brown spots on the leaves '.repeat(MAX_TEXT / 26)],
+  ['quotes', '> on it wrote:\n'.repeat(MAX_TEXT / 15)],
+  ['points', '.'.repeat(MAX_TEXT)],
 ])('comes to an end with 100 kB of %s', (_, text) => {
-  expect(hear(ear, text).findings.length).toBeLessThan(40);
-  expect(oddLengths(text).length).toBeLessThan(LONGEST_TEXT);
+  expect(extract(ear, text).findings.length).toBeLessThan(40);
+  expect(oddLengths(text).length).toBeLessThan(MAX_TEXT);
 });
 
 describe('reading takes no longer a character in a long text', () => {
@@ -76,8 +76,8 @@ describe('reading takes no longer a character in a long text', () => {
   function bestOfThree(text: string): number {
     const times = [1, 2, 3].map(() => {
       const begun = performance.now();
-      hear(ear, text);
-      heardText(text);
+      extract(ear, text);
+      withoutBoilerplate(text);
       oddLengths(text);
       mixedUpLengths(text);
       saidAmounts(text, asked);

@@ -1,6 +1,6 @@
 import bayes from 'bayesjs';
 import { reliabilityOf } from '../../src/core/diagnosis/evidence.ts';
-import { buildNetwork, unknownCauseChance } from '../../src/core/diagnosis/network.ts';
+import { buildNetwork, unknownCauseProbability } from '../../src/core/diagnosis/network.ts';
 import { causesOf, weighAll } from '../../src/core/diagnosis/posterior.ts';
 import type { Compiled } from '../../src/core/library/compile.ts';
 import { BACKGROUND, FREQUENCY } from '../../src/core/schema/scale.ts';
@@ -65,7 +65,9 @@ function bruteForce(made: RandomNetwork, said: readonly Said[], sure: number): r
     return said.reduce((weight, { finding, value }) => {
       const missed = inside.reduce((p, cause) => p * (1 - strength(cause, finding)), 1);
       const present =
-        h === 1 ? unknownCauseChance(background(finding)) : 1 - (1 - background(finding)) * missed;
+        h === 1
+          ? unknownCauseProbability(background(finding))
+          : 1 - (1 - background(finding)) * missed;
       const { yesWhenTrue, yesWhenFalse } = reliabilityOf(sure, background(finding));
       const yes = present * yesWhenTrue + (1 - present) * yesWhenFalse;
       return weight * (value ? yes : 1 - yes);

@@ -7,7 +7,7 @@ import { degreeDaysOf, type CutOff } from '../../src/core/timing/degreeDays.ts';
 import { accumulate, buildSeasonYear, reachedAt } from '../../src/core/timing/seasonYear.ts';
 import { readStationCsv } from '../../src/core/timing/stationCsv.ts';
 import type { WeatherDay } from '../../src/core/timing/weather.ts';
-import { bandsOf, lookAhead } from '../../src/core/timing/yearAhead.ts';
+import { predictionIntervalsOf, ensembleForYear } from '../../src/core/timing/yearAhead.ts';
 import { library } from '../support/wholeLibrary.ts';
 
 // Daily weather of Seattle, 2012 to 2015, and hourly normals of 1981-2010 (NOAA), as the package vega-datasets carries them.
@@ -125,13 +125,13 @@ it('has the real date within its band about as often as it says, with the statio
   const asked = [2014, 2015].flatMap((year) =>
     [60, 120, 240, 480].flatMap((wanted) => [4, 5].map((month) => ({ year, wanted, month }))),
   );
-  const ahead = new Map<string, ReturnType<typeof lookAhead>>();
+  const ahead = new Map<string, ReturnType<typeof ensembleForYear>>();
   const inside = asked.filter(({ year, wanted, month }) => {
     const today = dayOf(year, month, 1);
     const key = `${year} ${month}`;
     const members =
       ahead.get(key) ??
-      lookAhead(
+      ensembleForYear(
         climateAt(library.places, SEATTLE),
         today,
         days.filter(({ day }) => day < today),
@@ -139,7 +139,7 @@ it('has the real date within its band about as often as it says, with the statio
       );
     ahead.set(key, members);
     const rule = { kind: 'degree-days', baseCelsius: 10, from: wanted, to: wanted + 1 } as const;
-    const band = bandsOf(rule, members, () => members.usual);
+    const band = predictionIntervalsOf(rule, members, () => members.usual);
     if (!band) throw new Error('no band');
     const real = reallyReached(year, wanted);
     return real >= addDays(band.from.early, -1) && real <= addDays(band.from.late, 1);

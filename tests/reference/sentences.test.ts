@@ -1,12 +1,12 @@
 import { judgeSentence, scoreSentences } from '../../src/cli/labelledSentences.ts';
 import { CORPUS, labelledSentences, paraphrases } from '../../src/cli/corpus.ts';
-import { makeEar } from '../../src/core/library/ear.ts';
+import { makeLanguageContext } from '../../src/core/library/languageContext.ts';
 import { isAsking } from '../../src/core/knowledge/careTopics.ts';
 import type { FindingId, PlantId } from '../../src/core/schema/common.ts';
-import { hear } from '../../src/core/language/hear.ts';
+import { extract } from '../../src/core/language/extract.ts';
 import { library } from '../support/wholeLibrary.ts';
 
-const ear = makeEar(library);
+const ear = makeLanguageContext(library);
 const worked = [...CORPUS.corrected, CORPUS.uncorrected].flatMap(labelledSentences);
 const held = CORPUS.heldOut.flatMap(labelledSentences);
 const scoresOf = (sentences: typeof worked) =>
@@ -58,7 +58,7 @@ it('hears nearly all turns of speech of the plants that show the finding most', 
     const where = named.length > 0 ? named : [null];
     return said.map((words) => {
       const times = where.filter((plant) =>
-        hear(ear, words, plant).findings.some(
+        extract(ear, words, plant).findings.some(
           ({ finding, value }) => value && library.implied(finding).includes(id),
         ),
       );
@@ -74,7 +74,7 @@ describe('what the library itself says', () => {
   const plants = [...library.plants.keys()];
   const isHeard = ({ id }: (typeof named)[number], text: string): boolean => {
     const plant = plants.find((one) => ear.shownOn(one).has(id)) ?? null;
-    return hear(ear, text, plant).findings.some(
+    return extract(ear, text, plant).findings.some(
       ({ finding, value }) => value && library.implied(finding).includes(id),
     );
   };

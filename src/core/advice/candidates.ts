@@ -34,8 +34,8 @@ export interface Candidate {
 }
 
 /** Suspects below this probability, or below this share of the likeliest one's, do not shape the plan. */
-const LEAST_PROBABILITY = 0.1;
-const LEAST_SHARE_OF_LEADER = 0.25;
+const MIN_PROBABILITY = 0.1;
+const MIN_SHARE_OF_LEADER = 0.25;
 
 /** Loss in points if a cause is left alone; looks count half, harm to people double. */
 export function harmPoints(harm: Harm): number {
@@ -47,7 +47,7 @@ export function harmPoints(harm: Harm): number {
 export function suspectsOf(network: Network, posterior: Posterior): readonly Suspect[] {
   const { ranking, causes } = posterior;
   const leader = causes[ranking[0] ?? 0] ?? 0;
-  const least = Math.max(LEAST_PROBABILITY, LEAST_SHARE_OF_LEADER * leader);
+  const least = Math.max(MIN_PROBABILITY, MIN_SHARE_OF_LEADER * leader);
   return ranking.flatMap((position) => {
     const [cause, probability] = [network.causes[position], causes[position] ?? 0];
     return cause && probability >= least

@@ -5,7 +5,7 @@ import { addDays } from '../timing/calendar.ts';
 import type { WindowState } from '../timing/windows.ts';
 import type { Candidate, Suspect } from './candidates.ts';
 import { chooseSteps } from './choose.ts';
-import type { Judged } from './safetyJudge.ts';
+import type { AssessedTreatment } from './safetyJudge.ts';
 
 const TODAY = day('2026-06-13');
 const suspect = (id: string, probability: number, harm = 6): Suspect => ({
@@ -33,7 +33,7 @@ function step(
   rung = 'hand',
   state: WindowState = { kind: 'always' },
   costs: { readonly effort?: string; readonly money?: string } = {},
-): Judged {
+): AssessedTreatment {
   const treatment = treatmentSchema.parse({
     id,
     name: `Do ${id}`,
@@ -45,7 +45,7 @@ function step(
   return {
     candidate: { treatment, text: '', rule: null, state, targets, burden },
     cautions: [],
-    standing: [],
+    planCautions: [],
     referTo: [],
     forbidden: null,
   };
@@ -55,7 +55,7 @@ const opensIn = (days: number): WindowState => ({
   span: { from: addDays(TODAY, days), to: addDays(TODAY, days + 20) },
   closedSince: null,
 });
-const ids = (steps: readonly Judged[]): string[] =>
+const ids = (steps: readonly AssessedTreatment[]): string[] =>
   chooseSteps(steps, TODAY).map(({ candidate }) => candidate.treatment.id);
 
 it('prefers a first step that helps whichever cause it is', () => {

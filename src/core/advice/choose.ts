@@ -4,10 +4,10 @@ import { RUNGS, type Rung, type Treatment } from '../schema/treatment.ts';
 import { daysUntil } from '../timing/windows.ts';
 import type { Day } from '../timing/calendar.ts';
 import { expectedGain } from './candidates.ts';
-import type { Judged } from './safetyJudge.ts';
+import type { AssessedTreatment } from './safetyJudge.ts';
 
 /** Steps that a caller can take in, now and later. */
-const MOST_STEPS = { now: 5, later: 3 } as const;
+const MAX_STEPS = { now: 5, later: 3 } as const;
 
 /**
  * A treatment in its window often fails all the same, so a second one still finds most of the harm:
@@ -16,14 +16,14 @@ const MOST_STEPS = { now: 5, later: 3 } as const;
 const OVERLAP = 0.45;
 
 /** A chosen step with the harm it is expected to take away, in points. */
-export interface Chosen extends Judged {
+export interface Chosen extends AssessedTreatment {
   readonly gain: number;
 }
 
-const net = (judged: Judged, left: ReadonlyMap<string, number>): number =>
+const net = (judged: AssessedTreatment, left: ReadonlyMap<string, number>): number =>
   expectedGain(judged.candidate, left) - judged.candidate.burden;
 
-function takeFrom(left: Map<string, number>, judged: Judged): void {
+function takeFrom(left: Map<string, number>, judged: AssessedTreatment): void {
   for (const { suspect, effect } of judged.candidate.targets) {
     left.set(suspect.cause.id, (left.get(suspect.cause.id) ?? 1) * (1 - OVERLAP * effect));
   }
@@ -31,7 +31,7 @@ function takeFrom(left: Map<string, number>, judged: Judged): void {
 
 /** Repeatedly takes the candidate that lowers the expected loss most, until none lowers it or the list is full. */
 function greedy(
-  open: readonly Judged[],
+  open: readonly AssessedTreatment[],
   most: number,
   left: Map<string, number>,
 ): readonly Chosen[] {
@@ -49,7 +49,7 @@ function greedy(
 
 /** Where no step repays its burden the one that comes nearest is still named: the enquirer asked what could be done. */
 function lightest(
-  allowed: readonly Judged[],
+  allowed: readonly AssessedTreatment[],
   left: ReadonlyMap<string, number>,
 ): readonly Chosen[] {
   const [first, ...rest] = allowed;
@@ -59,7 +59,7 @@ function lightest(
 }
 
 /** A plan names so many steps against the leading cause where the library knows them. */
-const LEAST_STEPS = 4;
+const MIN_STEPS = 4;
 /** Steps of less effect than this are not worth a place for completeness alone. */
 const WORTH_NAMING = EFFECT.useful;
 /** Products are named only where they repay their risk. */
@@ -77,11 +77,11 @@ const isDrastic = ({ effort, money }: Treatment): boolean =>
 
 /** Mild steps against the leading cause that fill a short plan: an advisor names the choices, not only the best one. */
 function furtherSteps(
-  allowed: readonly Judged[],
+  allowed: readonly AssessedTreatment[],
   chosen: readonly Chosen[],
   lead: CauseId | null,
 ): readonly Chosen[] {
-  const effectOn = ({ candidate }: Judged): number =>
+  const effectOn = ({ candidate }: AssessedTreatment): number =>
     candidate.targets.find(({ suspect }) => suspect.cause.id === lead)?.effect ?? 0;
   const taken = new Set(chosen.map(({ candidate }) => candidate.treatment.id));
   return allowed
@@ -89,7 +89,7 @@ function furtherSteps(
     .filter(({ candidate }) => !isDrastic(candidate.treatment))
     .filter((one) => MILD.has(one.candidate.treatment.rung) && effectOn(one) >= WORTH_NAMING)
     .sort((a, b) => effectOn(b) - effectOn(a) || a.candidate.burden - b.candidate.burden)
-    .slice(0, Math.max(0, LEAST_STEPS - chosen.filter((one) => effectOn(one) > 0).length))
+    .slice(0, Math.max(0, MIN_STEPS - chosen.filter((one) => effectOn(one) > 0).length))
     .map((one) => ({ ...one, gain: 0 }));
 }
 
@@ -98,25 +98,26 @@ function furtherSteps(
  * cause: what can be done now first, then by date and rung.
  */
 export function chooseSteps(
-  allowed: readonly Judged[],
+  allowed: readonly AssessedTreatment[],
   today: Day,
   lead: CauseId | null = null,
 ): readonly Chosen[] {
-  const wait = (judged: Judged): number | null => daysUntil(judged.candidate.state, today);
+  const wait = (judged: AssessedTreatment): number | null =>
+    daysUntil(judged.candidate.state, today);
   const left = new Map<string, number>();
   const now = greedy(
     allowed.filter((one) => wait(one) === 0),
-    MOST_STEPS.now,
+    MAX_STEPS.now,
     left,
   );
   const later = greedy(
     allowed.filter((one) => (wait(one) ?? 0) > 0),
-    MOST_STEPS.later,
+    MAX_STEPS.later,
     left,
   );
   const found = [...now, ...later];
   const best = found.length > 0 ? found : lightest(allowed, left);
   const all = [...best, ...furtherSteps(allowed, best, lead)];
-  const rung = (one: Judged): number => RUNGS.indexOf(one.candidate.treatment.rung);
+  const rung = (one: AssessedTreatment): number => RUNGS.indexOf(one.candidate.treatment.rung);
   return [...all].sort((a, b) => (wait(a) ?? 0) - (wait(b) ?? 0) || rung(a) - rung(b));
 }

@@ -13,7 +13,7 @@ import { hiddenBy } from './approach.ts';
 import { gatherCandidates, suspectsOf } from './candidates.ts';
 import { chooseSteps, type Chosen } from './choose.ts';
 import type { AdviceContext } from './context.ts';
-import { judge, type Judged } from './safetyJudge.ts';
+import { judge, type AssessedTreatment } from './safetyJudge.ts';
 import { leadOf, verdictOf, type Lead, type Verdict } from './verdict.ts';
 import { channelCaution, headlineOf, STANDING, whenInWords } from './wording.ts';
 
@@ -119,14 +119,17 @@ function namedCauses(network: Network, posterior: Posterior): readonly Cause[] {
     .filter((cause) => cause !== undefined);
 }
 
-function notDoing(causes: readonly Cause[], hidden: readonly { judged: Judged; why: string }[]) {
+function notDoing(
+  causes: readonly Cause[],
+  hidden: readonly { judged: AssessedTreatment; why: string }[],
+) {
   const own = causes.flatMap(({ avoid }) => avoid);
   const blocked = hidden.map(({ judged, why }) => ({ text: judged.candidate.treatment.name, why }));
   return [...own, ...blocked].slice(0, 8);
 }
 
 /** Views to tell with one piece of advice. */
-const MOST_VIEWS = 2;
+const MAX_VIEWS = 2;
 
 /** Where practitioners differ about the named causes or, after those, about a step of the plan. */
 function viewsOn(
@@ -139,7 +142,7 @@ function viewsOn(
     ...chosen.map(({ candidate }): string => candidate.treatment.id),
   ];
   const found = about.flatMap((id) => library.views.filter((view) => view.about.includes(id)));
-  return [...new Set(found)].slice(0, MOST_VIEWS);
+  return [...new Set(found)].slice(0, MAX_VIEWS);
 }
 
 function lookAgainOn(
@@ -156,8 +159,8 @@ function lookAgainOn(
 }
 
 /** Steps that are open to choice after safety and the enquirer's approach, and those that are not, with the reason. */
-function sift(judged: readonly Judged[], context: AdviceContext) {
-  const hidden: { judged: Judged; why: string }[] = [];
+function sift(judged: readonly AssessedTreatment[], context: AdviceContext) {
+  const hidden: { judged: AssessedTreatment; why: string }[] = [];
   const allowed = judged.filter((one) => {
     const why = one.forbidden ?? hiddenBy(context.approach, one.candidate.treatment);
     if (why !== null) hidden.push({ judged: one, why });
@@ -169,7 +172,10 @@ function sift(judged: readonly Judged[], context: AdviceContext) {
 /** Rungs at the ends of the ladder: waiting that another cause would allow says nothing, and no plant is removed on a lesser suspicion. */
 const OF_LEAD_ALONE: readonly Rung[] = ['leave', 'replace'];
 
-const withoutLesserEnds = (allowed: readonly Judged[], lead: Lead | null): readonly Judged[] =>
+const withoutLesserEnds = (
+  allowed: readonly AssessedTreatment[],
+  lead: Lead | null,
+): readonly AssessedTreatment[] =>
   allowed.filter(
     ({ candidate: { treatment, targets } }) =>
       !OF_LEAD_ALONE.includes(treatment.rung) ||
@@ -221,7 +227,7 @@ function planCautions(
 ): readonly string[] {
   const poisonous = context.traits.poisonous === true ? [STANDING.poisonous] : [];
   const ofCauses = named.flatMap(({ cautions }) => cautions);
-  const ofSteps = chosen.flatMap(({ standing }) => standing);
+  const ofSteps = chosen.flatMap(({ planCautions }) => planCautions);
   // An answer about care diagnoses nothing.
   const presumptive = lead && isCareTopic(lead.cause) ? [] : [channelCaution(context.channel)];
   return [...new Set([...presumptive, ...poisonous, ...ofCauses, ...ofSteps])];

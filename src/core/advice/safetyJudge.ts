@@ -3,20 +3,20 @@ import type { AdviceContext } from './context.ts';
 import { SAFETY_RULES } from './safetyRules.ts';
 
 /** A candidate after all rules of safety. */
-export interface Judged {
+export interface AssessedTreatment {
   readonly candidate: Candidate;
   readonly cautions: readonly string[];
   /** Cautions for the whole plan. */
-  readonly standing: readonly string[];
+  readonly planCautions: readonly string[];
   readonly referTo: readonly string[];
   /** Why it must not be recommended; null when it may. */
   readonly forbidden: string | null;
 }
 
 /** Puts a candidate before every rule. The first that forbids decides; cautions add up. */
-export function judge(candidate: Candidate, context: AdviceContext): Judged {
+export function judge(candidate: Candidate, context: AdviceContext): AssessedTreatment {
   const cautions = [...candidate.treatment.cautions];
-  const standing: string[] = [];
+  const planCautions: string[] = [];
   const referTo: string[] = [];
   for (const rule of SAFETY_RULES) {
     const ruling = rule(candidate, context);
@@ -27,15 +27,15 @@ export function judge(candidate: Candidate, context: AdviceContext): Judged {
         cautions.push(ruling.text);
         break;
       case 'standing':
-        standing.push(ruling.text);
+        planCautions.push(ruling.text);
         break;
       case 'refer':
         cautions.push(ruling.text);
         referTo.push(ruling.to);
         break;
       case 'forbid':
-        return { candidate, cautions, standing, referTo, forbidden: ruling.why };
+        return { candidate, cautions, planCautions, referTo, forbidden: ruling.why };
     }
   }
-  return { candidate, cautions, standing, referTo, forbidden: null };
+  return { candidate, cautions, planCautions, referTo, forbidden: null };
 }

@@ -47,23 +47,23 @@ export function leadOf(network: Network, posterior: Posterior): Lead | null {
 }
 
 /** Below this the lead is a guess, unless it stands clear of all others. */
-const LEAST_TO_ADVISE = 0.3;
+const MIN_TO_ADVISE = 0.3;
 /** A lead this many times likelier than the next cause stands clear, down to the least share that may. */
 const CLEAR_OF_NEXT = 2.5;
-const LEAST_CLEAR = 0.12;
+const MIN_CLEAR = 0.12;
 /** The same for a question of care: the wrong answer to one does little harm and is seen at once. */
 const CLEAR_OF_NEXT_CARE = 1.5;
 
 /** Whether enough speaks for the lead to advise on it; else the advice is to find out first. */
 function isAdvisable({ cause, probability, next }: Lead): boolean {
-  if (probability >= LEAST_TO_ADVISE) return true;
+  if (probability >= MIN_TO_ADVISE) return true;
   const clear = isCareTopic(cause) ? CLEAR_OF_NEXT_CARE : CLEAR_OF_NEXT;
-  return probability >= LEAST_CLEAR && probability >= clear * next;
+  return probability >= MIN_CLEAR && probability >= clear * next;
 }
 /** Share of all the good a plan does that must be possible now, for "act now". */
 const ENOUGH_NOW = 0.4;
 /** Longest wait for a window that still counts as waiting; beyond it this year is lost. */
-const LONGEST_WAIT_DAYS = 150;
+const MAX_WAIT_DAYS = 150;
 
 /** Share of the best later step's gain at which an earlier one is waited for: what one takes away is no longer there for the next. */
 const WORTH_WAITING = 0.4;
@@ -92,7 +92,7 @@ function whenTreatable(
   const gainNow = now.reduce((sum, { gain }) => sum + gain, 0);
   if (total === 0 || gainNow >= ENOUGH_NOW * total) return 'act-now';
   const wait = nextOf(steps, today);
-  return wait !== null && daysTo(wait, today) <= LONGEST_WAIT_DAYS ? 'wait' : 'too-late';
+  return wait !== null && daysTo(wait, today) <= MAX_WAIT_DAYS ? 'wait' : 'too-late';
 }
 
 /** A question of care is never too late: what it asks for comes round again. */

@@ -56,8 +56,8 @@ it('shows for each cause what speaks for and against it', () => {
 });
 
 it('is settled only when something was said', () => {
-  expect(ask('').settled.settled).toBe(false);
-  expect(ask('webs and webs, no spots on the fern').settled.settled).toBe(true);
+  expect(ask('').stopping.settled).toBe(false);
+  expect(ask('webs and webs, no spots on the fern').stopping.settled).toBe(true);
 });
 
 it('gives the same answer to the same enquiry', () => {

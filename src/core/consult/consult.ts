@@ -11,19 +11,19 @@ import {
 import type { Report } from '../diagnosis/evidence.ts';
 import type { Experience } from '../diagnosis/learning.ts';
 import { buildNetwork, FIRST_SINGLE, type Network } from '../diagnosis/network.ts';
-import { whatWouldChange, type Overturning } from '../questions/overturn.ts';
+import { findCounterfactuals, type Counterfactuals } from '../questions/counterfactuals.ts';
 import { weighAll, type Weighing } from '../diagnosis/posterior.ts';
-import { silenceWeight } from '../diagnosis/silence.ts';
+import { nonMentionLikelihood } from '../diagnosis/nonMention.ts';
 import { findQuestions, rankSamples, type Inquiry, type Question } from '../questions/questions.ts';
-import { settle, type Settled } from '../questions/settled.ts';
+import { applyStoppingRule, type StoppingDecision } from '../questions/stopping.ts';
 import { isRelevant } from '../diagnosis/weigh.ts';
-import { makeEar } from '../library/ear.ts';
+import { makeLanguageContext } from '../library/languageContext.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
-import { hear, type Heard, type HeardFinding } from '../language/hear.ts';
+import { extract, type Extracted, type ExtractedFinding } from '../language/extract.ts';
 import type { Token } from '../language/tokens.ts';
-import { likeness } from '../language/descriptions.ts';
+import { cosineSimilarity } from '../language/textSimilarity.ts';
 import { oddAmounts, saidAmounts, type SaidAmount } from '../language/amounts.ts';
 import { mixedUpLengths, oddLengths, type SaidLength } from '../language/measures.ts';
 import { partByPlant, type PlantPart } from '../language/severalPlants.ts';
@@ -79,15 +79,15 @@ export interface Consultation {
   readonly parts: readonly PlantPart[];
   /** Values that were said: since when, how warm, how often watered. */
   readonly amounts: readonly SaidAmount[];
-  readonly heard: readonly HeardFinding[];
+  readonly extracted: readonly ExtractedFinding[];
   readonly causes: readonly RankedCause[];
   readonly explanation: readonly CauseId[];
   readonly nothingWrong: number;
   readonly unexplained: number;
   readonly ask: readonly Question[];
-  readonly settled: Settled;
+  readonly stopping: StoppingDecision;
   readonly conflicts: readonly Conflict[];
-  readonly overturning: Overturning | null;
+  readonly counterfactuals: Counterfactuals | null;
   readonly pair: readonly PairArgument[];
   readonly advice: Advice;
 }
@@ -97,7 +97,10 @@ export type Consultant = (enquiry: Enquiry) => Consultation;
 
 const CAUSES_SHOWN = 12;
 /** What was heard and what was answered, as one report for each finding; an answer replaces what was heard. */
-function reportsOf(heard: readonly HeardFinding[], answers: readonly Answer[]): readonly Report[] {
+function reportsOf(
+  heard: readonly ExtractedFinding[],
+  answers: readonly Answer[],
+): readonly Report[] {
   const answered = new Set<string>(
     answers.map((one) => (one.kind === 'told' ? one.finding : one.asked)),
   );
@@ -106,14 +109,17 @@ function reportsOf(heard: readonly HeardFinding[], answers: readonly Answer[]): 
 }
 
 /** The telling words without those whose meaning the advisor dropped or turned round. */
-function wordsStanding({ telling, findings }: Heard, answers: readonly Answer[]): readonly Token[] {
+function wordsStanding(
+  { contentWords, findings }: Extracted,
+  answers: readonly Answer[],
+): readonly Token[] {
   const corrected = new Map<string, boolean | null>(
     answers.map((one) => (one.kind === 'told' ? [one.finding, one.value] : [one.asked, null])),
   );
   const gone = findings.filter(
     ({ finding, value }) => corrected.has(finding) && corrected.get(finding) !== value,
   );
-  return telling.filter(
+  return contentWords.filter(
     ({ start, end }) => !gone.some(({ span }) => start >= span.start && end <= span.end),
   );
 }
@@ -157,15 +163,15 @@ function rankCauses(
 const countWords = (text: string): number => text.split(/\s+/).filter(Boolean).length;
 
 /** Networks, almanacs and what was heard, kept between enquiries; an advisor's day needs a handful. */
-const MOST_KEPT = 64;
+const MAX_KEPT = 64;
 
-function keeping<K, T>(make: (key: K) => T, keyOf: (key: K) => string): (key: K) => T {
+function memoizeBounded<K, T>(make: (key: K) => T, keyOf: (key: K) => string): (key: K) => T {
   const kept = new Map<string, T>();
   return (key) => {
     const name = keyOf(key);
     const known = kept.get(name);
     if (known !== undefined) return known;
-    if (kept.size >= MOST_KEPT) kept.clear();
+    if (kept.size >= MAX_KEPT) kept.clear();
     const made = make(key);
     kept.set(name, made);
     return made;
@@ -198,7 +204,7 @@ function whereKey({ place: { lat, lon, height }, weather }: Whereabouts): string
 interface Kept {
   readonly almanacs: (where: Whereabouts) => Almanac;
   readonly networks: (setting: Setting) => Network;
-  readonly hearing: (spoken: Spoken) => Heard;
+  readonly extracting: (spoken: Spoken) => Extracted;
   readonly partsOf: (spoken: Spoken) => readonly PlantPart[];
   readonly amounts: (enquiry: Enquiry) => readonly SaidAmount[];
 }
@@ -206,40 +212,42 @@ interface Kept {
 /** Makes a consultant over a compiled library. */
 export function createConsultant(library: Compiled): Consultant {
   const makeAlmanac = createAlmanacs(library.places);
-  const almanacs = keeping(
+  const almanacs = memoizeBounded(
     ({ place, weather }: Whereabouts) => makeAlmanac(place, weather),
     whereKey,
   );
-  const networks = keeping(
+  const networks = memoizeBounded(
     (setting: Setting) =>
       buildNetwork(library, setting.plant, { ...setting, almanac: almanacs(setting) }),
     (setting) =>
       `${setting.plant ?? ''} ${whereKey(setting)} ${setting.today} ${setting.since ?? ''} ${[...setting.experience].join(' ')}`,
   );
-  const ear = makeEar(library);
-  const hearing = keeping(
-    ({ words, plant }: Spoken) => hear(ear, words, plant),
+  const ear = makeLanguageContext(library);
+  const extracting = memoizeBounded(
+    ({ words, plant }: Spoken) => extract(ear, words, plant),
     ({ words, plant }) => `${plant ?? ''} ${words}`,
   );
-  const partsOf = keeping(
+  const partsOf = memoizeBounded(
     ({ words, plant }: Spoken) =>
-      plant === null && hearing({ words, plant }).plants.length > 1 ? partByPlant(ear, words) : [],
+      plant === null && extracting({ words, plant }).plants.length > 1
+        ? partByPlant(ear, words)
+        : [],
     ({ words, plant }) => `${plant ?? ''} ${words}`,
   );
-  const amounts = keeping(
+  const amounts = memoizeBounded(
     ({ words, place, today }: Enquiry) =>
       saidAmounts(words, { today, south: place.lat < 0, fahrenheit: usesFahrenheit(place) }),
     ({ words, place: { lat, lon }, today }) => `${lat} ${lon} ${today} ${words}`,
   );
-  const kept: Kept = { almanacs, networks, hearing, partsOf, amounts };
+  const kept: Kept = { almanacs, networks, extracting, partsOf, amounts };
   return (enquiry) => consult(library, enquiry, kept);
 }
 
 function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation {
   const { words, today, answers, experience, place, weather } = enquiry;
-  const heard = kept.hearing({ words, plant: enquiry.plant });
+  const extracted = kept.extracting({ words, plant: enquiry.plant });
   const amounts = kept.amounts(enquiry);
-  const plant = enquiry.plant ?? heard.plants[0]?.plant ?? null;
+  const plant = enquiry.plant ?? extracted.plants[0]?.plant ?? null;
   const network = kept.networks({
     plant,
     place,
@@ -248,10 +256,10 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     since: sinceOf(amounts, today),
     experience,
   });
-  const reports = reportsOf(heard.findings, answers);
-  const weighing = weighAll(library, network, reports, silenceWeight(countWords(words)), {
-    likeness: likeness(library.descriptions(), wordsStanding(heard, answers)),
-    asks: heard.asks && answers.length === 0,
+  const reports = reportsOf(extracted.findings, answers);
+  const weighing = weighAll(library, network, reports, nonMentionLikelihood(countWords(words)), {
+    similarity: cosineSimilarity(library.descriptions(), wordsStanding(extracted, answers)),
+    asks: extracted.asks && answers.length === 0,
   });
   const { posterior, evidence } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
@@ -273,22 +281,22 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
   };
 
   return {
-    plants: heard.plants,
+    plants: extracted.plants,
     parts: kept.partsOf(enquiry),
     amounts,
-    heard: heard.findings.filter(({ finding }) => tellsHere(library, network, finding)),
+    extracted: extracted.findings.filter(({ finding }) => tellsHere(library, network, finding)),
     causes: rankCauses(network, weighing, experience),
     explanation: posterior.explanation,
     nothingWrong: posterior.nothingWrong,
     unexplained: posterior.notInLibrary,
     ask: questions.slice(0, 3),
-    settled: settle(network, posterior, questions, samples, reports.length),
+    stopping: applyStoppingRule(network, posterior, questions, samples, reports.length),
     conflicts: [
-      ...findConflicts(library, network, reports, evidence, readTogether(heard.findings)),
+      ...findConflicts(library, network, reports, evidence, readTogether(extracted.findings)),
       ...doubtfulMeasures(words),
       ...oddAmounts(amounts, words).map((text) => ({ findings: [], text })),
     ],
-    overturning: overturningOf(library, network, weighing, inquiry),
+    counterfactuals: counterfactualsOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),
     advice: planAdvice(library, network, posterior, context),
   };
@@ -304,13 +312,13 @@ const usesFahrenheit = ({ lat, lon }: Coordinates): boolean =>
   lon < FAHRENHEIT.east;
 
 /** Longer ago than this it began in a year whose season says nothing of this one. */
-const LONGEST_AGO_DAYS = 300;
+const MAX_AGO_DAYS = 300;
 
 /** The day on which the trouble began, where one was said. */
 function sinceOf(amounts: readonly SaidAmount[], today: Day): Day | null {
   const began = amounts.find((one) => one.kind === 'since' && one.to !== null);
   const on = began && 'to' in began ? began.to : null;
-  return on !== null && today - on <= LONGEST_AGO_DAYS ? on : null;
+  return on !== null && today - on <= MAX_AGO_DAYS ? on : null;
 }
 
 /** Some cause of this plant shows the finding, or the advice must mind it; the rest was said of something else. */
@@ -328,7 +336,7 @@ function plantFirst(questions: readonly Question[]): readonly Question[] {
 /** Characters between two remarks that still can be one. */
 const ONE_REMARK = 25;
 
-function readTogether(heard: readonly HeardFinding[]): SameWords {
+function readTogether(heard: readonly ExtractedFinding[]): SameWords {
   const spans = new Map(heard.map(({ finding, span }) => [finding, span]));
   return (a, b) => {
     const [first, second] = [spans.get(a), spans.get(b)];
@@ -338,15 +346,15 @@ function readTogether(heard: readonly HeardFinding[]): SameWords {
 }
 
 /** Nothing reported, nothing to overturn: common causes lead, and any answer would change that. */
-function overturningOf(
+function counterfactualsOf(
   library: Compiled,
   network: Network,
   { evidence }: Weighing,
   inquiry: Inquiry,
-): Overturning | null {
+): Counterfactuals | null {
   if (evidence.length === 0) return null;
   const labelOf = (id: FindingId): string => library.findings.get(id)?.label ?? id;
-  return whatWouldChange(network, inquiry, evidence, labelOf);
+  return findCounterfactuals(network, inquiry, evidence, labelOf);
 }
 
 function doubtfulMeasures(words: string): readonly Conflict[] {

@@ -26,7 +26,7 @@ export interface SeasonPlant {
 }
 
 /** Without a plant only what is asked about this often is listed. */
-const LEAST_COMMON = COMMONNESS.common;
+const MIN_COMMON = COMMONNESS.common;
 
 /** Days that leafing out and leaf fall take: our own estimates. */
 const TURN_DAYS = { 'leaf-out': 14, 'leaf-fall': 21 } as const;
@@ -71,7 +71,7 @@ export function seasonEvents(
   const troubles = library.causes
     .filter(({ category }) => category !== 'normal')
     .filter(({ category }) => !isSeasonless(category, plant?.traits.indoors))
-    .filter(({ id, common }) => hosted?.has(id) ?? COMMONNESS[common] >= LEAST_COMMON)
+    .filter(({ id, common }) => hosted?.has(id) ?? COMMONNESS[common] >= MIN_COMMON)
     .flatMap(({ id: cause, name: causeName, seen, stages, treatments: options }) => {
       const event = (name: string, rule: WindowRule, kind: SeasonEvent['kind']): SeasonEvent => ({
         about: cause,

@@ -1,7 +1,7 @@
 import type { Compiled } from '../library/compile.ts';
 import type { FindingId } from '../schema/common.ts';
 import type { Report } from './evidence.ts';
-import { jointly, priorChance } from './likelihood.ts';
+import { jointly, priorProbability } from './likelihood.ts';
 import type { Network } from './network.ts';
 import type { Weighed } from './weigh.ts';
 
@@ -77,12 +77,12 @@ function seldomTogether(
   sameWords: SameWords,
 ): Conflict[] {
   const affirmed = evidence.filter(({ value }) => value);
-  const alone = affirmed.map(({ likelihood }) => priorChance(network, likelihood));
+  const alone = affirmed.map(({ likelihood }) => priorProbability(network, likelihood));
   let worst: { ratio: number; findings: readonly FindingId[] } = { ratio: 0, findings: [] };
   affirmed.forEach((a, i) => {
     affirmed.slice(i + 1).forEach((b, k) => {
       if (sameWords(a.finding, b.finding)) return;
-      const together = priorChance(network, jointly(a.likelihood, b.likelihood));
+      const together = priorProbability(network, jointly(a.likelihood, b.likelihood));
       const ratio = ((alone[i] ?? 0) * (alone[i + 1 + k] ?? 0)) / together;
       if (ratio > worst.ratio) worst = { ratio, findings: [a.finding, b.finding] };
     });

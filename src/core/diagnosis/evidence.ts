@@ -18,14 +18,14 @@ export interface Reliability {
 const MISTAKEN_SIGN = 0.02;
 
 /** Nobody is surer than this: a chance of exactly 0 could never be taken back by anything said later. */
-const MOST_SURE = 0.999;
+const MAX_SURE = 0.999;
 
 /**
  * Reliability of a report. A mistaken "yes" is the rarer, the rarer the finding itself: nobody reports
  * orange pustules for want of something to say. `sure` in [0, 1], `background` in (0, 1).
  */
 export function reliabilityOf(sure: number, background: number): Reliability {
-  const bounded = Math.min(sure, MOST_SURE);
+  const bounded = Math.min(sure, MAX_SURE);
   return {
     yesWhenTrue: 0.5 + bounded / 2,
     yesWhenFalse: (1 - bounded) * (MISTAKEN_SIGN + background),

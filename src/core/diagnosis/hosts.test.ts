@@ -2,7 +2,7 @@ import { miniLibrary } from '../../test/miniLibrary.ts';
 import { circumstancesAt, findingId, plantId } from '../../test/setting.ts';
 import { buildNetwork, FIRST_SINGLE } from './network.ts';
 import { likelihoodAt } from './likelihood.ts';
-import { hostChances, weighAll } from './posterior.ts';
+import { posteriorOverHosts, weighAll } from './posterior.ts';
 import { rankQuestions } from '../questions/questions.ts';
 
 const PLANTS = [
@@ -34,13 +34,13 @@ const network = (plant: string) => buildNetwork(library, plantId(plant), circums
 it('mixes the kinds of a group by how often people ask about them, and a kind not listed', () => {
   const { hosts } = network('maple');
   expect(hosts.map(({ plant }) => plant)).toEqual(['red-maple', 'silver-maple', 'maple']);
-  [2 / 9, 4 / 9, 3 / 9].forEach((share, k) => expect(hosts[k]?.share).toBeCloseTo(share, 12));
+  [2 / 9, 4 / 9, 3 / 9].forEach((share, k) => expect(hosts[k]?.probability).toBeCloseTo(share, 12));
 });
 
 it('has as prior the mean of the priors of its hosts', () => {
   const { hosts, prior } = network('maple');
   prior.forEach((p, h) => {
-    const mean = hosts.reduce((sum, { share, at }) => sum + share * at(h), 0);
+    const mean = hosts.reduce((sum, { probability, at }) => sum + probability * at(h), 0);
     expect(p).toBeCloseTo(mean, 14);
   });
   expect(prior.reduce((sum, p) => sum + p, 0)).toBeCloseTo(1, 12);
@@ -60,15 +60,16 @@ it('learns the kind from what is seen, as the slow plain sum does', () => {
   const mixed = network('maple');
   const reports = [{ finding: findingId('galls'), value: true, sure: 0.9 }];
   const { posterior, evidence } = weighAll(library, mixed, reports, 0);
-  const plain = mixed.hosts.map(({ share, at }) =>
+  const plain = mixed.hosts.map(({ probability, at }) =>
     [...mixed.prior.keys()].reduce(
       (sum, h) =>
-        sum + share * at(h) * (evidence[0] ? likelihoodAt(mixed, evidence[0].likelihood, h) : NaN),
+        sum +
+        probability * at(h) * (evidence[0] ? likelihoodAt(mixed, evidence[0].likelihood, h) : NaN),
       0,
     ),
   );
   const total = plain.reduce((sum, weight) => sum + weight, 0);
-  const chances = hostChances(mixed, posterior);
+  const chances = posteriorOverHosts(mixed, posterior);
   chances.forEach((p, k) => expect(p).toBeCloseTo((plain[k] ?? NaN) / total, 12));
   expect(chances[1]).toBeGreaterThan(0.6);
   expect(posterior.logEvidence).toBeCloseTo(Math.log(total), 12);
@@ -108,7 +109,9 @@ it('keeps no season for what breeds on a plant that stands indoors', () => {
   );
   const prior = (plant: string): readonly (number | undefined)[] => {
     const made = buildNetwork(rooms, plantId(plant), circumstancesAt(rooms));
-    return made.causes.map((_, i) => made.prior[FIRST_SINGLE + i]);
+    return ['mould', 'cold-glass'].map(
+      (id) => made.prior[FIRST_SINGLE + made.causes.findIndex((one) => one.id === id)],
+    );
   };
   const [mouldIn = 0, glassIn = 0] = prior('palm');
   const [mouldOut = 0, glassOut = 0] = prior('oak');

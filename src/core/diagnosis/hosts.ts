@@ -7,9 +7,9 @@ import type { Day } from '../timing/calendar.ts';
 import { learnedFactors, type Experience } from './learning.ts';
 
 /** A plant that the enquiry may be about, with its share; shares of a list sum to 1. */
-export interface HostShare {
+export interface HostProbability {
   readonly plant: PlantId;
-  readonly share: number;
+  readonly probability: number;
 }
 
 /** A named group stands for a kind of its own that the library does not list, beside those it does. */
@@ -22,15 +22,15 @@ const isLeaf = (library: Compiled, plant: PlantId): boolean =>
  * The plants that an enquiry may be about: one when it is known exactly; the kinds of a group ("some maple")
  * and the group itself; every kind of the library when nothing is known.
  */
-export function hostsOf(library: Compiled, plant: PlantId | null): readonly HostShare[] {
-  if (plant !== null && isLeaf(library, plant)) return [{ plant, share: 1 }];
+export function hostsOf(library: Compiled, plant: PlantId | null): readonly HostProbability[] {
+  if (plant !== null && isLeaf(library, plant)) return [{ plant, probability: 1 }];
   const kinds = (plant === null ? [...library.plants.keys()] : library.taxonomy.below(plant))
     .filter((one) => isLeaf(library, one))
-    .map((one) => ({ plant: one, share: popularityOf(library, one) }));
-  const listed = kinds.reduce((sum, { share }) => sum + share, 0);
-  const all = plant === null ? kinds : [...kinds, { plant, share: UNLISTED_KIND * listed }];
-  const total = all.reduce((sum, { share }) => sum + share, 0);
-  return all.map((one) => ({ ...one, share: one.share / total }));
+    .map((one) => ({ plant: one, probability: popularityOf(library, one) }));
+  const listed = kinds.reduce((sum, { probability }) => sum + probability, 0);
+  const all = plant === null ? kinds : [...kinds, { plant, probability: UNLISTED_KIND * listed }];
+  const total = all.reduce((sum, { probability }) => sum + probability, 0);
+  return all.map((one) => ({ ...one, probability: one.probability / total }));
 }
 
 /** Factor on a cause out of the season in which it is seen; by days away from that season, today or when it began. */
@@ -65,7 +65,7 @@ export interface HostCauses {
 }
 
 /** Causes that no host takes are left out. */
-export function causesOfHosts(library: Compiled, hosts: readonly HostShare[]): HostCauses {
+export function causesOfHosts(library: Compiled, hosts: readonly HostProbability[]): HostCauses {
   const taken = hosts.map(({ plant }) => library.hosting(plant));
   const ids = new Set(taken.flatMap((factors) => [...factors.keys()]));
   const causes = [...library.causes.values()].filter(({ id }) => ids.has(id));

@@ -1,7 +1,7 @@
 import { causeIdSchema } from '../schema/common.ts';
 import { miniLibrary } from '../../test/miniLibrary.ts';
 import { circumstancesAt, plantId } from '../../test/setting.ts';
-import { experienceIn, learnedFactors, LIBRARY_CASES, MOST_FACTOR } from './learning.ts';
+import { experienceIn, learnedFactors, LIBRARY_CASES, MAX_FACTOR } from './learning.ts';
 import { buildNetwork } from './network.ts';
 
 const [a, b] = ['a', 'b'].map((id) => causeIdSchema.parse(id));
@@ -29,8 +29,8 @@ it('takes the mean of the Dirichlet posterior', () => {
 it('changes nothing without cases and is bounded with ever so many', () => {
   expect(learnedFactors(both, Float64Array.of(1, 3), new Map())).toEqual(Float64Array.of(1, 1));
   const [fa, fb] = learnedFactors(both, Float64Array.of(0.01, 3), new Map([[a, 1e6]]));
-  expect(fa).toBe(MOST_FACTOR);
-  expect(fb).toBe(1 / MOST_FACTOR);
+  expect(fa).toBe(MAX_FACTOR);
+  expect(fb).toBe(1 / MAX_FACTOR);
 });
 
 it('raises the prior of what was confirmed here', () => {

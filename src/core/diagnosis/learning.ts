@@ -30,7 +30,7 @@ const SEASON_MONTHS = 1;
 /** Cases that the library's own idea of what is common is worth: the sum of the Dirichlet parameters. */
 export const LIBRARY_CASES = 30;
 /** However many cases there are, a cause becomes at most this much more, or less, common. */
-export const MOST_FACTOR = 3;
+export const MAX_FACTOR = 3;
 
 const monthsApart = (a: number, b: number): number => {
   const apart = Math.abs(a - b) % 12;
@@ -49,7 +49,7 @@ export function experienceIn(month: number, outcomes: readonly Outcome[]): Exper
 
 /**
  * Factors by which experience moves the weights of a host's causes: the mean of the Dirichlet posterior
- * (library share x {@link LIBRARY_CASES} + cases seen) over the library's share, bounded by {@link MOST_FACTOR}.
+ * (library share x {@link LIBRARY_CASES} + cases seen) over the library's share, bounded by {@link MAX_FACTOR}.
  * All 1 without experience of these causes.
  */
 export function learnedFactors(
@@ -66,6 +66,6 @@ export function learnedFactors(
     if (weight === 0) return 1;
     const share = weight / total;
     const learned = (LIBRARY_CASES * share + (seen[i] ?? 0)) / (LIBRARY_CASES + cases);
-    return Math.min(MOST_FACTOR, Math.max(1 / MOST_FACTOR, learned / share));
+    return Math.min(MAX_FACTOR, Math.max(1 / MAX_FACTOR, learned / share));
   });
 }

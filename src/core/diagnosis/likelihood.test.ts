@@ -2,9 +2,15 @@ import fc from 'fast-check';
 import { miniLibrary } from '../../test/miniLibrary.ts';
 import { circumstancesAt, findingId, plantId } from '../../test/setting.ts';
 import type { Report } from './evidence.ts';
-import { jointly, likelihoodAt, multiplyAll, priorChance, type Likelihood } from './likelihood.ts';
+import {
+  jointly,
+  likelihoodAt,
+  multiplyAll,
+  priorProbability,
+  type Likelihood,
+} from './likelihood.ts';
 import { buildNetwork } from './network.ts';
-import { silenceAbout } from './silence.ts';
+import { nonMentionOf } from './nonMention.ts';
 import { weighReports } from './weigh.ts';
 
 const library = miniLibrary(
@@ -40,7 +46,7 @@ const evidence = fc
     ...weighReports(library, network, reports).map(({ likelihood }) => likelihood),
     ...ids.flatMap((id) => {
       const node = network.node(id);
-      return node ? [silenceAbout(node, 0.4)] : [];
+      return node ? [nonMentionOf(node, 0.4)] : [];
     }),
   ]);
 
@@ -74,8 +80,8 @@ it('finds the chance of one report and of two as the sum over all hypotheses', (
     fc.property(evidence, (list) => {
       const [a, b] = [list[0], list.at(-1)];
       if (!a || !b) throw new Error('no evidence drawn');
-      expect(priorChance(network, a)).toBeCloseTo(sumOf([a]), 10);
-      expect(priorChance(network, jointly(a, b))).toBeCloseTo(sumOf([a, b]), 10);
+      expect(priorProbability(network, a)).toBeCloseTo(sumOf([a]), 10);
+      expect(priorProbability(network, jointly(a, b))).toBeCloseTo(sumOf([a, b]), 10);
     }),
   );
 });

@@ -3,7 +3,7 @@ import {
   firstPair,
   FIRST_SINGLE,
   NOT_IN_LIBRARY,
-  unknownCauseChance,
+  unknownCauseProbability,
   type Network,
 } from './network.ts';
 import type { FindingNode } from './nodes.ts';
@@ -17,25 +17,29 @@ export const NONE = -1;
  */
 export interface Likelihood {
   /** Positions of the causes that change it, ascending. */
-  readonly touches: readonly number[];
+  readonly support: readonly number[];
   /** When the cause is not in the library. */
   readonly unknown: number;
   /** With no, one or two causes at work, by position; {@link NONE} for none. */
-  readonly under: (first: number, second: number) => number;
+  readonly given: (first: number, second: number) => number;
   /** The same as a product, where it is one; null where it is not. */
-  readonly missed: Missed | null;
+  readonly inhibitions: Inhibition | null;
 }
 
 /** A likelihood in proportion to the presence of one finding: `shown` less `part` times the misses of the causes at work. */
-export interface Missed {
+export interface Inhibition {
   readonly shown: number;
   readonly part: number;
-  readonly miss: Float64Array;
+  readonly inhibition: Float64Array;
 }
 
 /** P(finding | causes at work), by noisy-OR. */
-export function presenceUnder({ background, miss }: FindingNode, i: number, j: number): number {
-  const missed = (i === NONE ? 1 : (miss[i] ?? 1)) * (j === NONE ? 1 : (miss[j] ?? 1));
+export function presenceUnder(
+  { background, inhibition }: FindingNode,
+  i: number,
+  j: number,
+): number {
+  const missed = (i === NONE ? 1 : (inhibition[i] ?? 1)) * (j === NONE ? 1 : (inhibition[j] ?? 1));
   return 1 - (1 - background) * missed;
 }
 
@@ -49,29 +53,29 @@ export function likelihoodFrom(
   value: (presence: (node: FindingNode) => number) => number,
 ): Likelihood {
   const [first, ...others] = nodes;
-  const touches =
+  const support =
     first && others.length === 0 ? first.shownBy : ascending(nodes.flatMap((one) => one.shownBy));
   return {
-    touches,
-    unknown: value(({ background }) => unknownCauseChance(background)),
-    under: (i, j) => value((node) => presenceUnder(node, i, j)),
-    missed: null,
+    support,
+    unknown: value(({ background }) => unknownCauseProbability(background)),
+    given: (i, j) => value((node) => presenceUnder(node, i, j)),
+    inhibitions: null,
   };
 }
 
 /** What follows from how often one finding is there, where it is in proportion: given its value when it is there, and when it is not. */
 export function likelihoodInProportion(
-  { background, miss, shownBy }: FindingNode,
+  { background, inhibition, shownBy }: FindingNode,
   shown: number,
   unshown: number,
 ): Likelihood {
   const part = (shown - unshown) * (1 - background);
-  const missOf = (i: number): number => (i === NONE ? 1 : (miss[i] ?? 1));
+  const missOf = (i: number): number => (i === NONE ? 1 : (inhibition[i] ?? 1));
   return {
-    touches: shownBy,
-    unknown: unshown + (shown - unshown) * unknownCauseChance(background),
-    under: (i, j) => shown - part * missOf(i) * missOf(j),
-    missed: { shown, part, miss },
+    support: shownBy,
+    unknown: unshown + (shown - unshown) * unknownCauseProbability(background),
+    given: (i, j) => shown - part * missOf(i) * missOf(j),
+    inhibitions: { shown, part, inhibition },
   };
 }
 
@@ -80,9 +84,9 @@ export function likelihoodAt(network: Network, likelihood: Likelihood, hypothesi
   if (hypothesis === NOT_IN_LIBRARY) return likelihood.unknown;
   const pair = hypothesis - firstPair(network);
   if (pair < 0)
-    return likelihood.under(hypothesis < FIRST_SINGLE ? NONE : hypothesis - FIRST_SINGLE, NONE);
+    return likelihood.given(hypothesis < FIRST_SINGLE ? NONE : hypothesis - FIRST_SINGLE, NONE);
   const { first, second } = network.pairs;
-  return likelihood.under(first[pair] ?? NONE, second[pair] ?? NONE);
+  return likelihood.given(first[pair] ?? NONE, second[pair] ?? NONE);
 }
 
 /** P(finding | hypothesis) for one hypothesis, see {@link presenceUnder}. */
@@ -97,28 +101,31 @@ export function presenceAt(network: Network, node: FindingNode, hypothesis: numb
 /** Both at once. */
 export function jointly(a: Likelihood, b: Likelihood): Likelihood {
   return {
-    touches: ascending([...a.touches, ...b.touches]),
+    support: ascending([...a.support, ...b.support]),
     unknown: a.unknown * b.unknown,
-    under: (i, j) => a.under(i, j) * b.under(i, j),
-    missed: null,
+    given: (i, j) => a.given(i, j) * b.given(i, j),
+    inhibitions: null,
   };
 }
 
 /** Chance of something before anything else is known: its mean under the prior, exact, by what it touches. */
-export function priorChance(network: Network, { touches, unknown, under }: Likelihood): number {
+export function priorProbability(
+  network: Network,
+  { support, unknown, given }: Likelihood,
+): number {
   const { prior, pairs, pairPrior } = network;
-  const base = under(NONE, NONE);
+  const base = given(NONE, NONE);
   const start = firstPair(network);
   let chance = base + (prior[NOT_IN_LIBRARY] ?? 0) * (unknown - base);
-  touches.forEach((i, a) => {
-    const own = under(i, NONE) - base;
+  support.forEach((i, a) => {
+    const own = given(i, NONE) - base;
     chance += ((prior[FIRST_SINGLE + i] ?? 0) + (pairPrior[i] ?? 0)) * own;
-    for (let b = a + 1; b < touches.length; b++) {
-      const j = touches[b] ?? 0;
+    for (let b = a + 1; b < support.length; b++) {
+      const j = support[b] ?? 0;
       const at = pairs.indexOf(i, j);
       if (at < 0) continue;
-      const counted = own + under(j, NONE) - base;
-      chance += (prior[start + at] ?? 0) * (under(i, j) - base - counted);
+      const counted = own + given(j, NONE) - base;
+      chance += (prior[start + at] ?? 0) * (given(i, j) - base - counted);
     }
   });
   return chance;
@@ -146,7 +153,7 @@ export function multiplyAll(
   const single = new Float64Array(network.causes.length).fill(1);
   likelihoods.forEach((one, n) => {
     logScale += Math.log(multiplyTouched(weights, network, one, single));
-    if (!isWide(single, one.touches) && (n + 1) % AT_ONCE !== 0) return;
+    if (!isWide(single, one.support) && (n + 1) % AT_ONCE !== 0) return;
     multiplyMembers(weights, network, single, none);
     single.fill(1);
     logScale += scale(weights);
@@ -167,23 +174,25 @@ function isWide(single: Float64Array, touches: readonly number[]): boolean {
 function multiplyTouched(
   weights: Float64Array,
   { pairs, causes }: Network,
-  { touches, unknown, under, missed }: Likelihood,
+  { support, unknown, given, inhibitions }: Likelihood,
   single: Float64Array,
 ): number {
-  const base = under(NONE, NONE);
+  const base = given(NONE, NONE);
   const start = FIRST_SINGLE + causes.length;
   weights[NOT_IN_LIBRARY] = ((weights[NOT_IN_LIBRARY] ?? 0) * unknown) / base;
-  const own = tabulate(touches.length, (a) => under(touches[a] ?? NONE, NONE) / base);
-  for (let a = 0; a < touches.length; a++) {
-    const i = touches[a] ?? 0;
+  const own = tabulate(support.length, (a) => given(support[a] ?? NONE, NONE) / base);
+  for (let a = 0; a < support.length; a++) {
+    const i = support[a] ?? 0;
     const ofFirst = own[a] ?? 1;
     single[i] = (single[i] ?? 1) * ofFirst;
-    const part = missed ? missed.part * (missed.miss[i] ?? 1) : 0;
-    for (let b = a + 1; b < touches.length; b++) {
-      const j = touches[b] ?? 0;
+    const part = inhibitions ? inhibitions.part * (inhibitions.inhibition[i] ?? 1) : 0;
+    for (let b = a + 1; b < support.length; b++) {
+      const j = support[b] ?? 0;
       const at = start + pairs.indexOf(i, j);
       if (at < start) continue;
-      const both = missed ? missed.shown - part * (missed.miss[j] ?? 1) : under(i, j);
+      const both = inhibitions
+        ? inhibitions.shown - part * (inhibitions.inhibition[j] ?? 1)
+        : given(i, j);
       weights[at] = ((weights[at] ?? 0) * both) / (base * ofFirst * (own[b] ?? 1));
     }
   }

@@ -1,14 +1,14 @@
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
-import { frameOf } from './frame.ts';
-import { weighHosts, type Circumstances, type HostShare } from './hosts.ts';
+import { frameOf } from './hostModel.ts';
+import { weighHosts, type Circumstances, type HostProbability } from './hosts.ts';
 import { nodesOn, type FindingNode, type StagedNodes } from './nodes.ts';
 import type { Pairs } from './pairs.ts';
 import { mixPriors, type MixedPrior } from './prior.ts';
 
 /** A host of the mixture, with the prior of the hypotheses were it this plant. */
-export interface NetworkHost extends HostShare {
+export interface NetworkHost extends HostProbability {
   readonly at: (hypothesis: number) => number;
 }
 
@@ -19,7 +19,7 @@ export interface NetworkHost extends HostShare {
  */
 export interface Network
   extends
-    Pick<MixedPrior, 'prior' | 'pairPrior' | 'means'>,
+    Pick<MixedPrior, 'prior' | 'pairPrior' | 'priorGivenHost'>,
     Pick<StagedNodes, 'findingIds' | 'noticeable'> {
   readonly causes: readonly Cause[];
   readonly position: ReadonlyMap<CauseId, number>;
@@ -56,11 +56,11 @@ export function buildNetwork(
   const frame = frameOf(library, plant);
   const { causes, pairs, position, nodes } = frame;
   const { weights, learned } = weighHosts(frame, circumstances);
-  const weighed = frame.hosts.map(({ share }, h) => ({
-    share,
+  const weighed = frame.hosts.map(({ probability }, h) => ({
+    probability,
     weights: weights[h] ?? new Float64Array(causes.length),
   }));
-  const { prior, pairPrior, at, means } = mixPriors(weighed, pairs);
+  const { prior, pairPrior, at, priorGivenHost } = mixPriors(weighed, pairs);
   const hosts = frame.hosts.map((one, h) => ({
     ...one,
     at: (hypothesis: number) => at(h, hypothesis),
@@ -72,7 +72,7 @@ export function buildNetwork(
     prior,
     pairPrior,
     hosts,
-    means,
+    priorGivenHost,
     learned: learned[0] ?? new Float64Array(0),
     node: nodesOn(nodes, causes, circumstances),
     findingIds: nodes.findingIds,
@@ -81,6 +81,6 @@ export function buildNetwork(
 }
 
 /** P(finding | not in the library): more often than by chance, less than with a known cause. Geometric middle, our own choice. */
-export function unknownCauseChance(background: number): number {
+export function unknownCauseProbability(background: number): number {
   return Math.max(background, 0.4 * Math.sqrt(background));
 }

@@ -1,7 +1,7 @@
 import { backgroundOf, type Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { FindingId } from '../schema/common.ts';
-import { remembering } from '../util/remembering.ts';
+import { memoizeWeakly } from '../util/memoize.ts';
 import type { Circumstances } from './hosts.ts';
 
 /** A node of the network: a finding and the chance that each cause of the host leaves it unshown. */
@@ -9,7 +9,7 @@ export interface FindingNode {
   readonly id: FindingId;
   readonly background: number;
   /** 1 - P(finding | cause alone), by cause position. */
-  readonly miss: Float64Array;
+  readonly inhibition: Float64Array;
   /** Positions of the causes that show it, ascending. */
   readonly shownBy: readonly number[];
 }
@@ -55,12 +55,12 @@ export function stagedNodes(library: Compiled, causes: readonly Cause[]): Staged
     const finding = library.findings.get(id);
     if (!finding) return null;
     const shown = (links.get(id) ?? []).filter(({ strength }) => strength > 0);
-    const miss = new Float64Array(causes.length).fill(1);
-    for (const { at, strength } of shown) miss[at] = 1 - strength;
+    const inhibition = new Float64Array(causes.length).fill(1);
+    for (const { at, strength } of shown) inhibition[at] = 1 - strength;
     const shownBy = shown.map(({ at }) => at);
     const inStages = ({ stages }: Cause): boolean => stages.some(({ shows }) => shows.includes(id));
     return {
-      node: { id, background: backgroundOf(finding), miss, shownBy },
+      node: { id, background: backgroundOf(finding), inhibition, shownBy },
       staged: shownBy.filter((at) => causes[at] && inStages(causes[at])),
     };
   };
@@ -68,12 +68,12 @@ export function stagedNodes(library: Compiled, causes: readonly Cause[]): Staged
   return {
     findingIds,
     noticeable: findingIds.filter((id) => library.findings.get(id)?.noticeable === true),
-    nodeOf: remembering(nodeOf),
+    nodeOf: memoizeWeakly(nodeOf),
   };
 }
 
 /** A finding tied to a stage is seldom seen out of it, the less the further away; traces stay for some weeks. */
-const LEAST_OUT_OF_STAGE = 0.1;
+const MIN_OUT_OF_STAGE = 0.1;
 const TRACES_STAY_DAYS = 25;
 
 type Moment = Pick<Circumstances, 'almanac' | 'today'>;
@@ -83,7 +83,7 @@ function stageFactor(cause: Cause, finding: FindingId, { almanac, today }: Momen
   const days = cause.stages
     .filter(({ shows }) => shows.includes(finding))
     .map(({ when }) => almanac.daysOutside(when, today) ?? Infinity);
-  return Math.max(LEAST_OUT_OF_STAGE, Math.exp(-Math.min(...days) / TRACES_STAY_DAYS));
+  return Math.max(MIN_OUT_OF_STAGE, Math.exp(-Math.min(...days) / TRACES_STAY_DAYS));
 }
 
 /** The nodes of a host on a day, by the stages that its causes are in; null for what is no finding of the library. */
@@ -92,14 +92,14 @@ export function nodesOn(
   causes: readonly Cause[],
   moment: Moment,
 ): (id: FindingId) => FindingNode | null {
-  return remembering((id) => {
+  return memoizeWeakly((id) => {
     const made = nodeOf(id);
     if (!made || made.staged.length === 0) return made?.node ?? null;
-    const miss = made.node.miss.slice();
+    const inhibition = made.node.inhibition.slice();
     for (const at of made.staged) {
       const cause = causes[at];
-      if (cause) miss[at] = 1 - (1 - (miss[at] ?? 1)) * stageFactor(cause, id, moment);
+      if (cause) inhibition[at] = 1 - (1 - (inhibition[at] ?? 1)) * stageFactor(cause, id, moment);
     }
-    return { ...made.node, miss };
+    return { ...made.node, inhibition };
   });
 }

@@ -4,8 +4,8 @@ import type { Cause } from '../schema/cause.ts';
 const LINKED_PAIR_FACTOR = 6;
 
 /** Up to these every pair is weighed; beyond them ("some tree") only linked ones, to keep an answer quick. */
-const MOST_CAUSES_FOR_ALL_PAIRS = 260;
-const MOST_HOSTS_FOR_ALL_PAIRS = 12;
+const MAX_CAUSES_FOR_ALL_PAIRS = 260;
+const MAX_HOSTS_FOR_ALL_PAIRS = 12;
 
 /** Pairs of cause positions, first below second, as two columns in order of the first and then the second. */
 export interface Pairs {
@@ -14,7 +14,7 @@ export interface Pairs {
   /** Pairs whose first member is i stand from `rows[i]` to before `rows[i + 1]`. */
   readonly rows: Int32Array;
   /** Weight of each pair besides those of its members: 1, or more where one invites the other. */
-  readonly link: Float64Array;
+  readonly causalPairFactor: Float64Array;
   /** Where the pairs stand of which one invites the other. */
   readonly linked: Int32Array;
   /** Every pair of the causes is weighed, not only linked ones. */
@@ -45,10 +45,18 @@ function allPairs(causes: readonly Cause[]): Pairs {
       second[k] = j;
     }
   }
-  const link = new Float64Array(pairs).fill(1);
+  const causalPairFactor = new Float64Array(pairs).fill(1);
   const linked = Int32Array.from(linkedPairs(causes), ([i, j]) => indexOf(i, j));
-  for (const k of linked) link[k] = LINKED_PAIR_FACTOR;
-  return { first, second, rows: rowsOf(first, count), link, linked, all: true, indexOf };
+  for (const k of linked) causalPairFactor[k] = LINKED_PAIR_FACTOR;
+  return {
+    first,
+    second,
+    rows: rowsOf(first, count),
+    causalPairFactor,
+    linked,
+    all: true,
+    indexOf,
+  };
 }
 
 /** Pairs of positions of which one cause invites the other, the lower position first; none twice. */
@@ -73,7 +81,7 @@ function onlyLinkedPairs(causes: readonly Cause[]): Pairs {
     first,
     rows: rowsOf(first, causes.length),
     second: Int32Array.from(linked, ([, j]) => j),
-    link: new Float64Array(linked.length).fill(LINKED_PAIR_FACTOR),
+    causalPairFactor: new Float64Array(linked.length).fill(LINKED_PAIR_FACTOR),
     linked: Int32Array.from(linked.keys()),
     all: false,
     indexOf: (a, b) => places.get(Math.min(a, b) * causes.length + Math.max(a, b)) ?? -1,
@@ -82,6 +90,6 @@ function onlyLinkedPairs(causes: readonly Cause[]): Pairs {
 
 /** Lists the pairs that are weighed for so many hosts. */
 export function listPairs(causes: readonly Cause[], hosts: number): Pairs {
-  const all = causes.length <= MOST_CAUSES_FOR_ALL_PAIRS && hosts <= MOST_HOSTS_FOR_ALL_PAIRS;
+  const all = causes.length <= MAX_CAUSES_FOR_ALL_PAIRS && hosts <= MAX_HOSTS_FOR_ALL_PAIRS;
   return all ? allPairs(causes) : onlyLinkedPairs(causes);
 }

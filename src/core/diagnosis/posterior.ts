@@ -10,9 +10,9 @@ import {
   positionsIn,
   type Network,
 } from './network.ts';
-import { silenceAbout, unmentioned } from './silence.ts';
+import { nonMentionOf, unmentioned } from './nonMention.ts';
 import { weighReports, type Weighed } from './weigh.ts';
-import { weighWords, type Wording, type Words } from './wording.ts';
+import { weighWords, type Wording, type Words } from './textEvidence.ts';
 
 /** The outcome of weighing. */
 export interface Posterior {
@@ -89,7 +89,7 @@ export interface Weighing {
   readonly wording: readonly Weighed[];
 }
 
-const NO_WORDS: Words = { likeness: () => 0, asks: false };
+const NO_WORDS: Words = { similarity: () => 0, asks: false };
 
 function productOf([first, ...others]: readonly Wording[]): Float64Array | undefined {
   return others.reduce(
@@ -114,7 +114,7 @@ export function weighAll(
   const weights = network.prior.slice();
   const silences =
     silence > 0
-      ? unmentioned(library, network, reports).map((node) => silenceAbout(node, silence))
+      ? unmentioned(library, network, reports).map((node) => nonMentionOf(node, silence))
       : [];
   const wording = weighWords(network, words);
   const likelihoods = [...evidence.map(({ likelihood }) => likelihood), ...silences];
@@ -133,10 +133,10 @@ function ratios(a: Float64Array, b: Float64Array): Float64Array {
 }
 
 /** Probability of each host of the network, given what was reported. Sums to 1; in the order of `network.hosts`. */
-export function hostChances(network: Network, posterior: Posterior): readonly number[] {
+export function posteriorOverHosts(network: Network, posterior: Posterior): readonly number[] {
   if (network.hosts.length === 1) return [1];
-  const means = network.means(ratios(posterior.hypotheses, network.prior));
-  const weights = network.hosts.map(({ share }, h) => share * (means[h] ?? 0));
+  const means = network.priorGivenHost(ratios(posterior.hypotheses, network.prior));
+  const weights = network.hosts.map(({ probability }, h) => probability * (means[h] ?? 0));
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   return weights.map((weight) => weight / total);
 }

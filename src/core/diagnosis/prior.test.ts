@@ -36,7 +36,7 @@ const hosts = fc
   .map(([common, list]): readonly WeighedHost[] => {
     const total = list.reduce((sum, { share }) => sum + share, 0);
     return list.map(({ share, at, weight }) => ({
-      share: share / total,
+      probability: share / total,
       weights: Float64Array.from(common, (own, i) => (i === at ? weight : own)),
     }));
   });
@@ -46,7 +46,8 @@ const pairsOf = (all: boolean): Pairs => listPairs(causes, all ? FEW_HOSTS : MAN
 /** Prior of one host, hypothesis by hypothesis: the slow plain way. */
 function plainly({ weights }: WeighedHost, pairs: Pairs): readonly number[] {
   const pairWeights = [...pairs.first].map(
-    (i, k) => (weights[i] ?? 0) * (weights[pairs.second[k] ?? -1] ?? 0) * (pairs.link[k] ?? 1),
+    (i, k) =>
+      (weights[i] ?? 0) * (weights[pairs.second[k] ?? -1] ?? 0) * (pairs.causalPairFactor[k] ?? 1),
   );
   const sumOf = (list: readonly number[]): number => list.reduce((sum, one) => sum + one, 0);
   const [ofSingles, ofPairs] = [sumOf([...weights]), sumOf(pairWeights)];
@@ -69,7 +70,10 @@ it.each([true, false])('mixes the priors of its hosts as the slow plain sum does
       const { prior, at } = mixPriors(list, pairs);
       const plain = list.map((host) => plainly(host, pairs));
       prior.forEach((p, h) => {
-        const mean = list.reduce((sum, { share }, n) => sum + share * (plain[n]?.[h] ?? NaN), 0);
+        const mean = list.reduce(
+          (sum, { probability }, n) => sum + probability * (plain[n]?.[h] ?? NaN),
+          0,
+        );
         expect(p).toBeCloseTo(mean, 12);
         list.forEach((_, n) => expect(at(n, h)).toBeCloseTo(plain[n]?.[h] ?? NaN, 12));
       });
@@ -86,7 +90,7 @@ it.each([true, false])('gives the mean of any value under the prior of each host
   });
   fc.assert(
     fc.property(hosts, values, (list, value) => {
-      const means = mixPriors(list, pairs).means(Float64Array.from(value));
+      const means = mixPriors(list, pairs).priorGivenHost(Float64Array.from(value));
       list.forEach((host, n) => {
         const plain = plainly(host, pairs).reduce((sum, p, h) => sum + p * (value[h] ?? NaN), 0);
         expect(means[n]).toBeCloseTo(plain, 10);

@@ -6,7 +6,7 @@ const PRIOR_SHARES = { nothingWrong: 0.08, notInLibrary: 0.04, pairs: 0.14 } as 
 
 /** A host of a mixture with the weights of its causes, by position. Shares of a mixture sum to 1. */
 export interface WeighedHost {
-  readonly share: number;
+  readonly probability: number;
   readonly weights: Float64Array;
 }
 
@@ -19,13 +19,13 @@ export interface MixedPrior {
   /** Prior of a hypothesis were it the host at a position of the list. */
   readonly at: (host: number, hypothesis: number) => number;
   /** Mean of a value of each hypothesis under the prior of each host. */
-  readonly means: (values: Float64Array) => Float64Array;
+  readonly priorGivenHost: (values: Float64Array) => Float64Array;
 }
 
 /** Sum over the pairs of the products of their weights, for each cause; with all pairs it needs no walk through them. */
 function pairSums(
   weights: Float64Array,
-  { first, second, link, linked, all }: Pairs,
+  { first, second, causalPairFactor, linked, all }: Pairs,
 ): Float64Array {
   const total = all ? sum(weights) : 0;
   const sums = tabulate(weights.length, (i) => {
@@ -34,7 +34,8 @@ function pairSums(
   });
   for (const k of linked) {
     const [i, j] = [first[k] ?? 0, second[k] ?? 0];
-    const more = (weights[i] ?? 0) * (weights[j] ?? 0) * ((link[k] ?? 1) - (all ? 1 : 0));
+    const more =
+      (weights[i] ?? 0) * (weights[j] ?? 0) * ((causalPairFactor[k] ?? 1) - (all ? 1 : 0));
     sums[i] = (sums[i] ?? 0) + more;
     sums[j] = (sums[j] ?? 0) + more;
   }
@@ -51,7 +52,7 @@ interface Host extends WeighedHost {
   readonly sums: Float64Array;
 }
 
-function scaled({ share, weights }: WeighedHost, pairs: Pairs): Host {
+function scaled({ probability, weights }: WeighedHost, pairs: Pairs): Host {
   const sums = pairSums(weights, pairs);
   const pairTotal = sum(sums) / 2;
   const singleTotal = sum(weights);
@@ -60,7 +61,7 @@ function scaled({ share, weights }: WeighedHost, pairs: Pairs): Host {
   const singleShare = singleTotal > 0 ? 1 - nothingWrong - notInLibrary - pairShare : 0;
   const whole = nothingWrong + notInLibrary + singleShare + pairShare;
   return {
-    share,
+    probability,
     weights,
     sums,
     nothingWrong: nothingWrong / whole,
@@ -96,8 +97,8 @@ function mixed(
 /** Sum over the hosts of the product of two causes' weights. */
 function productOf(hosts: readonly Host[], i: number, j: number): number {
   let total = 0;
-  for (const { share, perPair, weights } of hosts)
-    total += share * perPair * (weights[i] ?? 0) * (weights[j] ?? 0);
+  for (const { probability, perPair, weights } of hosts)
+    total += probability * perPair * (weights[i] ?? 0) * (weights[j] ?? 0);
   return total;
 }
 
@@ -109,12 +110,12 @@ function writePairs(
   prior: Float64Array,
   hosts: readonly Host[],
   varying: Uint8Array,
-  { second, rows, link }: Pairs,
+  { second, rows, causalPairFactor }: Pairs,
 ): void {
   const count = varying.length;
   const start = 2 + count;
   const common = hosts[0]?.weights ?? new Float64Array(count);
-  const ofHosts = mixed(hosts, count, ({ share, perPair }) => share * perPair);
+  const ofHosts = mixed(hosts, count, ({ probability, perPair }) => probability * perPair);
   for (let i = 0; i < count; i++) {
     const varies = varying[i] === 1;
     const own = (varies ? ofHosts[i] : common[i]) ?? 0;
@@ -123,7 +124,7 @@ function writePairs(
     for (let k = rows[i] ?? 0; k < end; k++) {
       const j = second[k] ?? 0;
       const product = varies && varying[j] === 1 ? productOf(hosts, i, j) : own * (others[j] ?? 0);
-      prior[start + k] = product * (link[k] ?? 1);
+      prior[start + k] = product * (causalPairFactor[k] ?? 1);
     }
   }
 }
@@ -147,7 +148,7 @@ function sumsOfPairs(
   values: Float64Array,
   hosts: readonly Host[],
   varying: Uint8Array,
-  { second, rows, link }: Pairs,
+  { second, rows, causalPairFactor }: Pairs,
 ): Float64Array {
   const count = varying.length;
   const start = 2 + count;
@@ -161,7 +162,7 @@ function sumsOfPairs(
     const end = rows[i + 1] ?? 0;
     for (let k = rows[i] ?? 0; k < end; k++) {
       const j = second[k] ?? 0;
-      const value = (values[start + k] ?? 0) * (link[k] ?? 1);
+      const value = (values[start + k] ?? 0) * (causalPairFactor[k] ?? 1);
       if (varying[j] === 0) {
         if (varies) withOne[i] = (withOne[i] ?? 0) + value * (common[j] ?? 0);
         else same += own * value * (common[j] ?? 0);
@@ -194,14 +195,14 @@ export function mixPriors(weighed: readonly WeighedHost[], pairs: Pairs): MixedP
   const varying = varyingOf(hosts, count);
   const prior = new Float64Array(2 + count + pairs.first.length);
   const pairPrior = new Float64Array(count);
-  for (const { share, nothingWrong, notInLibrary, perPair, sums } of hosts) {
-    prior[0] = (prior[0] ?? 0) + share * nothingWrong;
-    prior[1] = (prior[1] ?? 0) + share * notInLibrary;
+  for (const { probability, nothingWrong, notInLibrary, perPair, sums } of hosts) {
+    prior[0] = (prior[0] ?? 0) + probability * nothingWrong;
+    prior[1] = (prior[1] ?? 0) + probability * notInLibrary;
     for (let i = 0; i < count; i++)
-      pairPrior[i] = (pairPrior[i] ?? 0) + share * perPair * (sums[i] ?? 0);
+      pairPrior[i] = (pairPrior[i] ?? 0) + probability * perPair * (sums[i] ?? 0);
   }
   prior.set(
-    mixed(hosts, count, ({ share, perSingle }) => share * perSingle),
+    mixed(hosts, count, ({ probability, perSingle }) => probability * perSingle),
     2,
   );
   writePairs(prior, hosts, varying, pairs);
@@ -217,9 +218,9 @@ export function mixPriors(weighed: readonly WeighedHost[], pairs: Pairs): MixedP
       const pair = hypothesis - 2 - count;
       if (pair < 0) return host.perSingle * weight(hypothesis - 2);
       const product = weight(pairs.first[pair]) * weight(pairs.second[pair]);
-      return host.perPair * product * (pairs.link[pair] ?? 1);
+      return host.perPair * product * (pairs.causalPairFactor[pair] ?? 1);
     },
-    means: (values) => {
+    priorGivenHost: (values) => {
       const ofPairs = sumsOfPairs(values, hosts, varying, pairs);
       return tabulate(hosts.length, (h) => {
         const host = hosts[h];

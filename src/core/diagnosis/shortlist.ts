@@ -1,6 +1,6 @@
 import { columnMaker, entropyNats, tabulate } from '../util/maths.ts';
 import { NONE } from './likelihood.ts';
-import { NOT_IN_LIBRARY, positionsIn, unknownCauseChance, type Network } from './network.ts';
+import { NOT_IN_LIBRARY, positionsIn, unknownCauseProbability, type Network } from './network.ts';
 import type { FindingNode } from './nodes.ts';
 import type { Posterior } from './posterior.ts';
 
@@ -8,7 +8,7 @@ import type { Posterior } from './posterior.ts';
 const HYPOTHESES_WEIGHED = 30;
 const PROBABILITY_WEIGHED = 0.995;
 /** Smaller probabilities are not even sorted; thousands of pairs stand below it. */
-const LEAST_WEIGHED = 1e-5;
+const MIN_WEIGHED = 1e-5;
 
 /** The likeliest hypotheses by position, their probabilities brought to a sum of 1. */
 export interface Shortlist {
@@ -31,12 +31,12 @@ const COLUMNS_AT_ONCE = 64;
 /** P(finding | hypothesis) for each of the list, by noisy-OR. */
 export function presenceIn(list: Shortlist, node: FindingNode): Float64Array {
   const { positions, first, second } = list;
-  const { background, miss } = node;
+  const { background, inhibition } = node;
   const present = list.column();
-  const unknown = unknownCauseChance(background);
+  const unknown = unknownCauseProbability(background);
   for (let k = 0; k < present.length; k++) {
     // A position of NONE reads past the array, which stands for a cause that misses nothing.
-    const missed = (miss[first[k] ?? NONE] ?? 1) * (miss[second[k] ?? NONE] ?? 1);
+    const missed = (inhibition[first[k] ?? NONE] ?? 1) * (inhibition[second[k] ?? NONE] ?? 1);
     present[k] = positions[k] === NOT_IN_LIBRARY ? unknown : 1 - (1 - background) * missed;
   }
   return present;
@@ -45,7 +45,7 @@ export function presenceIn(list: Shortlist, node: FindingNode): Float64Array {
 /** Positions of at least the `count` largest values, unsorted; numbers alone sort many times faster than with a comparison. */
 function likeliest(values: Float64Array, count: number): number[] {
   const above: number[] = [];
-  for (let h = 0; h < values.length; h++) if ((values[h] ?? 0) >= LEAST_WEIGHED) above.push(h);
+  for (let h = 0; h < values.length; h++) if ((values[h] ?? 0) >= MIN_WEIGHED) above.push(h);
   const sorted = tabulate(above.length, (k) => values[above[k] ?? 0] ?? 0).sort();
   const least = sorted[sorted.length - count] ?? 0;
   return above.filter((h) => (values[h] ?? 0) >= least);

@@ -45,7 +45,7 @@ export function affirmedGeneral(
 }
 
 /** P(special | general): the special finding implies the general one, so it is the ratio of the two. */
-export function shareOf(special: number, general: number): number {
+export function probabilityGivenMore(special: number, general: number): number {
   return general > 0 ? Math.min(1, special / general) : 0;
 }
 
@@ -90,7 +90,7 @@ function findingLikelihood(
   const heard = (presence: number): number => reportLikelihood(presence, value, reliability);
   if (!general) return likelihoodInProportion(node, heard(1), heard(0));
   return likelihoodFrom([node, general], (presence) =>
-    heard(shareOf(presence(node), presence(general))),
+    heard(probabilityGivenMore(presence(node), presence(general))),
   );
 }
 

@@ -130,6 +130,15 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
     { id: 't', field: 'source' },
   ],
   [
+    'a choice that is no finding of its group',
+    {
+      'groups/g.yaml': [
+        { id: 'g', question: 'Old or new?', choices: ['spots'], source: 'practice' },
+      ],
+    },
+    { id: 'g', field: 'choices' },
+  ],
+  [
     'an application rate',
     { 'treatments/t.yaml': [{ ...treatment, text: 'Mix 10 ml per litre and spray.' }] },
     { id: 't', field: 'text' },

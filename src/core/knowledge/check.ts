@@ -125,6 +125,17 @@ function checkFindings(library: Library, known: Known, report: Report): void {
       report(finding.id, 'group', `"${finding.group}" is not among the groups`);
     }
   }
+  for (const { id, choices } of library.groups) {
+    const members: readonly string[] = library.findings
+      .filter(({ group }) => group === id)
+      .map((finding) => finding.id);
+    for (const choice of choices)
+      if (!members.includes(choice))
+        report(id, 'choices', `"${choice}" is not a finding of this group`);
+    for (const member of members)
+      if (!choices.some((choice) => choice === member))
+        report(id, 'choices', `lacks "${member}", which is of this group`);
+  }
   for (const { id, forAdvice, group } of library.findings) {
     if (!used.has(id) && !forAdvice && group === undefined)
       report(id, '(entry)', 'no cause uses this finding; remove it or use it');

@@ -151,7 +151,7 @@ export function readLibrary(
     findings: readSection('findings', SECTIONS.findings, input, issues, files),
     groups: readSection('groups', SECTIONS.groups, input, issues, files),
     wordClasses: readWordLists('language/word-classes.yaml', input, issues),
-    meanings: readWordLists('language/synonyms.yaml', input, issues),
+    synonyms: readWordLists('language/synonyms.yaml', input, issues),
     wordModel: readWordModel(input, issues),
     causes: readSection('causes', SECTIONS.causes, input, issues, files),
     careTopics: readSection('care', SECTIONS.care, input, issues, files),

@@ -1,4 +1,4 @@
-import { remembering } from '../util/remembering.ts';
+import { memoizeWeakly } from '../util/memoize.ts';
 import type { PlantId } from '../schema/common.ts';
 import type { Plant, Traits } from '../schema/plant.ts';
 
@@ -38,7 +38,7 @@ export function buildTaxonomy(plants: readonly Plant[]): Taxonomy {
   return {
     lineage,
     below: (id) => descendants.get(id) ?? [],
-    traits: remembering((id) =>
+    traits: memoizeWeakly((id) =>
       [...lineage(id)]
         .reverse()
         .reduce<Traits>((all, one) => ({ ...all, ...byId.get(one)?.traits }), {}),

@@ -304,7 +304,7 @@ export function saidAmounts(text: string, said: SaidAt): readonly SaidAmount[] {
 /** Air between these was measured where people garden, Celsius: wide on purpose, our own estimate. */
 const LIKELY_AIR = { least: -50, most: 52 } as const;
 /** Water more often than this is hardly meant, times a week: our own estimate. */
-const MOST_WATERINGS = 21;
+const MAX_WATERINGS = 21;
 
 /** What is out of proportion, worded as a question to ask back. */
 export function oddAmounts(amounts: readonly SaidAmount[], text: string): readonly string[] {
@@ -315,7 +315,7 @@ export function oddAmounts(amounts: readonly SaidAmount[], text: string): readon
         ? [`"${words}" is odd for the weather. Was it another unit?`]
         : [];
     if (one.kind === 'watering')
-      return one.timesPerWeek !== null && one.timesPerWeek > MOST_WATERINGS
+      return one.timesPerWeek !== null && one.timesPerWeek > MAX_WATERINGS
         ? [`Watering ${shortNumber(one.timesPerWeek)} times a week is odd. How often is it?`]
         : [];
     return [];

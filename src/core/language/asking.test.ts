@@ -1,5 +1,5 @@
 import { askingSentences, asksOnly } from './asking.ts';
-import { readStance } from './stance.ts';
+import { readAssertion } from './assertion.ts';
 import { tokenize } from './tokens.ts';
 
 it.each([
@@ -12,7 +12,7 @@ it.each([
   ['How do I save a dying elm?', false],
 ])('"%s": %s', (text, expected) => {
   const tokens = tokenize(text);
-  expect(asksOnly(text, tokens, readStance(tokens))).toBe(expected);
+  expect(asksOnly(text, tokens, readAssertion(tokens))).toBe(expected);
 });
 
 it.each([
@@ -22,5 +22,5 @@ it.each([
   ['It wilts; how deep do I plant it', [1]],
 ])('of "%s" the sentences that ask are %j', (text, expected) => {
   const tokens = tokenize(text);
-  expect([...askingSentences(text, tokens, readStance(tokens))]).toEqual(expected);
+  expect([...askingSentences(text, tokens, readAssertion(tokens))]).toEqual(expected);
 });

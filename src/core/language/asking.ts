@@ -1,4 +1,4 @@
-import type { Stance } from './stance.ts';
+import type { AssertionStatus } from './assertion.ts';
 import { stemSet } from './stem.ts';
 import type { Token } from './tokens.ts';
 
@@ -25,7 +25,7 @@ const asksFirst = (tokens: readonly Token[], i: number): boolean =>
 export function askingSentences(
   text: string,
   tokens: readonly Token[],
-  { planned }: Stance,
+  { planned }: AssertionStatus,
 ): ReadonlySet<number> {
   const asking = new Set<number>();
   tokens.forEach(({ stem, sentence, end }, i) => {
@@ -42,7 +42,11 @@ export function askingSentences(
  * Whether a text asks how or when a thing is done, and names no trouble: "is the end of September a good time for
  * garlic?". What was heard of the plant is not looked at.
  */
-export function asksOnly(text: string, tokens: readonly Token[], { planned }: Stance): boolean {
+export function asksOnly(
+  text: string,
+  tokens: readonly Token[],
+  { planned }: AssertionStatus,
+): boolean {
   if (tokens.some(({ stem }) => TROUBLE.has(stem))) return false;
   const opens = tokens.some((_, i) => asksFirst(tokens, i));
   return opens || text.includes('?') || planned.includes(true);

@@ -1,11 +1,11 @@
 import type { Finding } from '../schema/finding.ts';
-import type { Reading } from './compete.ts';
+import type { Reading } from './spanConflicts.ts';
 import { fitsMarks } from './marksFit.ts';
 import type { Naming } from './named.ts';
 import { fitsPart, namesPart } from './partFit.ts';
 import { NEGATORS } from './phrase.ts';
 import type { PhraseMatch } from './phraseIndex.ts';
-import { FROM_THEN_ON, type Stance } from './stance.ts';
+import { FROM_THEN_ON, type AssertionStatus } from './assertion.ts';
 import { stem, stemSet } from './stem.ts';
 import type { Span, Token } from './tokens.ts';
 
@@ -48,7 +48,7 @@ const GENERAL = stemSet(
   'all big large huge giant enormous small tiny little some many every one turn go get come came look start keep stay become be is are was were have has had do in on at of to from with by for and or the a an it they them then that up off out down plant tree bush shrub',
 );
 
-/** Works out {@link Spoken.tells}. */
+/** Works out {@link Spoken.contentWords}. */
 export const readTelling = (tokens: readonly Token[]): readonly boolean[] =>
   tokens.map((token) => !namesPart(token) && !NEGATORS.has(token.stem) && !GENERAL.has(token.stem));
 
@@ -68,7 +68,7 @@ const TELLERS = stemSet('i we they it he she the my you this that these');
 const ASKERS = stemSet('know tell sure wonder wondering ask asking say');
 
 /** "When I dug them up" tells of a time; "when do I dig" and "know when I can" ask for one. */
-function tellsOfTime(tokens: readonly Token[], i: number): boolean {
+function isAboutTime(tokens: readonly Token[], i: number): boolean {
   return (
     tokens[i]?.stem === WHEN &&
     TELLERS.has(tokens[i + 1]?.stem ?? '') &&
@@ -111,11 +111,11 @@ function isNoReport(
   finding: Finding,
   tokens: readonly Token[],
   positions: readonly number[],
-  stance: Stance,
+  stance: AssertionStatus,
 ): boolean {
   if (finding.kind === 'sign' && anyOf(stance.theory, positions)) return true;
   if (!isQuestionOfCare(finding)) return anyOf(stance.planned, positions);
-  return positions.some((i) => isSimile(tokens, i) || tellsOfTime(tokens, i));
+  return positions.some((i) => isSimile(tokens, i) || isAboutTime(tokens, i));
 }
 
 /** "It isn't chewed, the leaves are just yellow" denies that they are chewed, and "no rain since May" that it rained: the last word decides that tells what was seen. */
@@ -127,36 +127,38 @@ function lastTold(tokens: readonly Token[], said: readonly number[]): number {
 /** What is known of the words of a text, one by one. */
 export interface Spoken {
   readonly tokens: readonly Token[];
-  readonly stance: Stance;
+  readonly assertion: AssertionStatus;
   readonly naming: Naming;
   /** Words that tell more than which part is meant, and are no small ones. */
-  readonly tells: readonly boolean[];
+  readonly hasContent: readonly boolean[];
 }
 
 /** Reads a match as its finding; null where it is no report at all. `canTell` says whether the plant can show it. */
 export function toCandidate(
-  { tokens, stance, naming: { wholes, fruits }, tells }: Spoken,
+  { tokens, assertion, naming: { wholes, fruits }, hasContent }: Spoken,
   match: PhraseMatch<Finding>,
   canTell: boolean,
 ): Candidate | null {
   const { phrase, positions, first, last, far } = match;
   const finding = phrase.target;
-  if (isNoReport(finding, tokens, positions, stance)) return null;
+  if (isNoReport(finding, tokens, positions, assertion)) return null;
   if (finding.kind !== 'context' && anyOf(wholes, positions)) return null;
   const [opens, closes] = [tokens[first], tokens[last]];
   if (!opens || !closes) return null;
-  const telling = allOf(tells, positions) ? positions : positions.filter((i) => tells[i]);
+  const contentWords = allOf(hasContent, positions)
+    ? positions
+    : positions.filter((i) => hasContent[i]);
   const told = { needsPart: phrase.needsPart, namesFruit: anyOf(fruits, positions) };
-  const doubted = anyOf(stance.doubted, positions);
-  const said = telling.length > 0 ? telling : positions;
-  const denies = !phrase.negates && anyOf(stance.denied, said);
-  const value = !denies || stance.denied[lastTold(tokens, said)] !== true;
+  const doubted = anyOf(assertion.doubted, positions);
+  const said = contentWords.length > 0 ? contentWords : positions;
+  const denies = !phrase.negates && anyOf(assertion.denied, said);
+  const value = !denies || assertion.denied[lastTold(tokens, said)] !== true;
   // "The veins aren't green, the whole leaf is yellow" tells nothing of green veins and yellow leaves.
   if (far && value && denies) return null;
-  const thin = far && telling.length < Math.min(TELLS_FROM_AFAR, positions.length);
+  const thin = far && contentWords.length < Math.min(TELLS_FROM_AFAR, positions.length);
   const offPart = !fitsPart(finding, tokens, positions, told);
-  const offMarks = finding.kind !== 'context' && !fitsMarks(tokens, positions, telling);
-  const offPlant = !canTell && !isToldPlainly(tokens, finding, positions, telling);
+  const offMarks = finding.kind !== 'context' && !fitsMarks(tokens, positions, contentWords);
+  const offPlant = !canTell && !isToldPlainly(tokens, finding, positions, contentWords);
   return {
     finding: finding.id,
     target: finding,
@@ -169,7 +171,7 @@ export function toCandidate(
     positions,
     first,
     last,
-    telling,
+    contentWords,
     group: finding.group,
     far,
     negates: phrase.negates,

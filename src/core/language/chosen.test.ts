@@ -1,5 +1,5 @@
 import { findingIdSchema } from '../schema/common.ts';
-import { oneForEach, type Chosen } from './chosen.ts';
+import { resolveExclusiveGroups, type Chosen } from './chosen.ts';
 
 const chosen = (name: string, rest: Partial<Chosen> = {}): Chosen => ({
   finding: findingIdSchema.parse(name),
@@ -11,7 +11,7 @@ const chosen = (name: string, rest: Partial<Chosen> = {}): Chosen => ({
   ...rest,
 });
 const names = (all: readonly Chosen[]): string[] =>
-  oneForEach(all).map(({ finding, value }) => `${value ? '' : '!'}${finding}`);
+  resolveExclusiveGroups(all).map(({ finding, value }) => `${value ? '' : '!'}${finding}`);
 
 describe('one reading for each finding', () => {
   it('prefers what was affirmed to what was denied elsewhere', () => {
@@ -20,8 +20,8 @@ describe('one reading for each finding', () => {
 
   it('prefers the surer, then the stronger', () => {
     const [sure, strong] = [chosen('a', { sure: 0.9 }), chosen('a', { strength: 5 })];
-    expect(oneForEach([sure, strong])).toEqual([sure]);
-    expect(oneForEach([chosen('a'), strong])).toEqual([strong]);
+    expect(resolveExclusiveGroups([sure, strong])).toEqual([sure]);
+    expect(resolveExclusiveGroups([chosen('a'), strong])).toEqual([strong]);
   });
 
   it('keeps the strongest of an exclusive group, and what is denied of it', () => {

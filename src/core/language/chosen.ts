@@ -1,10 +1,10 @@
 import type { FindingId } from '../schema/common.ts';
 import { DOUBTFUL, isQuestionOfCare, type Candidate } from './candidates.ts';
-import { relatedBy } from './compete.ts';
-import { describeReadings, type Described, type Heed } from './plausible.ts';
-import { chancesOf, FAINT, type Kinship } from './rivals.ts';
+import { relatedBy } from './spanConflicts.ts';
+import { scoreReadings, type ScoredReading, type ReadingContext } from './readings.ts';
+import { probabilitiesOf, FAINT, type FindingRelations } from './competingReadings.ts';
 import type { Span } from './tokens.ts';
-import type { Told, WordModel } from './wordModel.ts';
+import type { SentenceScores, WordModel } from './wordModel.ts';
 
 /** A reading that is to be heard. */
 export interface Chosen {
@@ -18,7 +18,14 @@ export interface Chosen {
 }
 
 /** What a phrase says, as it is heard where nothing was learned. */
-export const asHeard = ({ finding, value, sure, span, group, positions }: Candidate): Chosen => ({
+export const asExtracted = ({
+  finding,
+  value,
+  sure,
+  span,
+  group,
+  positions,
+}: Candidate): Chosen => ({
   finding,
   value,
   sure,
@@ -28,20 +35,20 @@ export const asHeard = ({ finding, value, sure, span, group, positions }: Candid
 });
 
 /** Readings that are less likely are left as text. Judgement, by the totals of held sentences: what was misheard misleads, and what was not heard is asked for. */
-const LEAST_CHANCE = 0.6;
+const MIN_CHANCE = 0.6;
 /** Of a kind of what a phrase tells in general, words alone must tell more plainly: "holes" are not yet holes of one kind. */
-const LEAST_SPECIAL = 0.8;
+const MIN_SPECIAL = 0.8;
 /** Who says a thing plainly may still have been misread. */
-const MOST_SURE = 0.95;
+const MAX_SURE = 0.95;
 
 /** What is needed to judge the readings of a text. */
-export interface ToJudge extends Omit<Heed, 'reports' | 'denies'> {
+export interface ToJudge extends Omit<ReadingContext, 'reports' | 'denies'> {
   readonly model: WordModel;
   readonly groupOf: (id: FindingId) => string | undefined;
   readonly implied: (id: FindingId) => readonly FindingId[];
-  readonly sentences: ReadonlyMap<number, Told>;
+  readonly sentences: ReadonlyMap<number, SentenceScores>;
   readonly candidates: readonly Candidate[];
-  readonly stance: {
+  readonly assertion: {
     readonly reports: (span: Span) => boolean;
     readonly denies: (span: Span) => boolean;
     readonly doubts: (span: Span) => boolean;
@@ -54,38 +61,38 @@ const byPhraseAlone = ({ numberOf }: WordModel): ((one: Candidate) => boolean) =
 };
 
 /** The readings of so much log-odds at least, but for what is heard by phrases alone. */
-export function describedOf(all: ToJudge, leastOdds: number): readonly Described[] {
+export function describedOf(all: ToJudge, leastOdds: number): readonly ScoredReading[] {
   const alone = byPhraseAlone(all.model);
   const told = all.candidates.filter((one) => !alone(one));
-  const heed = { ...all, ...all.stance };
-  return describeReadings(all.model, all.sentences, told, heed, leastOdds);
+  const heed = { ...all, ...all.assertion };
+  return scoreReadings(all.model, all.sentences, told, heed, leastOdds);
 }
 
 /** What the library and the labelled sentences say of two findings. */
-export const kinshipOf = (
+export const relationsOf = (
   implied: ToJudge['implied'],
-  toldTogether: Kinship['toldTogether'],
-): Kinship => ({ related: relatedBy(implied), toldTogether });
+  reportedTogether: FindingRelations['reportedTogether'],
+): FindingRelations => ({ related: relatedBy(implied), reportedTogether });
 
 /** The readings that are likely right, each as sure as it is likely. */
 export function likelyReadings(all: ToJudge): readonly Chosen[] {
-  const { model, kept, stance, implied } = all;
+  const { model, kept, assertion, implied } = all;
   const described = describedOf(all, FAINT);
-  const kinship = kinshipOf(implied, model.toldTogether);
-  const chances = chancesOf(described, kinship, model.rivals);
-  const isLikely = (i: number): boolean => (chances[i] ?? 0) >= LEAST_CHANCE;
+  const kinship = relationsOf(implied, model.reportedTogether);
+  const chances = probabilitiesOf(described, kinship, model.rivals);
+  const isLikely = (i: number): boolean => (chances[i] ?? 0) >= MIN_CHANCE;
   const phrased = new Set<FindingId>();
   described.forEach(({ candidate, finding }, i) => {
     if (candidate && isLikely(i)) phrased.add(finding);
   });
-  const chosen = [...kept].filter(byPhraseAlone(model)).map(asHeard);
+  const chosen = [...kept].filter(byPhraseAlone(model)).map(asExtracted);
   described.forEach(({ finding, value, candidate, span }, i) => {
     const strength = chances[i] ?? 0;
     if (!isLikely(i)) return;
     const told = implied(finding).some((one) => one !== finding && phrased.has(one));
-    if (candidate === null && told && strength < LEAST_SPECIAL) return;
-    const doubted = candidate ? candidate.doubted : stance.doubts(span);
-    const sure = Math.min(MOST_SURE, doubted ? DOUBTFUL : strength);
+    if (candidate === null && told && strength < MIN_SPECIAL) return;
+    const doubted = candidate ? candidate.doubted : assertion.doubts(span);
+    const sure = Math.min(MAX_SURE, doubted ? DOUBTFUL : strength);
     chosen.push({ finding, value, sure, span, group: all.groupOf(finding), strength });
   });
   return chosen;
@@ -99,7 +106,7 @@ function stronger(a: Chosen, b: Chosen): Chosen {
 }
 
 /** One reading for each finding, and of an exclusive group, of which only one can hold, the strongest, the earlier one of equals. */
-export function oneForEach(chosen: readonly Chosen[]): readonly Chosen[] {
+export function resolveExclusiveGroups(chosen: readonly Chosen[]): readonly Chosen[] {
   const best = new Map<FindingId, Chosen>();
   for (const one of chosen) {
     const known = best.get(one.finding);

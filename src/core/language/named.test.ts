@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { miniLibrary } from '../../test/miniLibrary.ts';
-import { makeEar } from '../library/ear.ts';
-import { mentionOfEach, readNaming, withoutNames, withoutOwners } from './named.ts';
+import { makeLanguageContext } from '../library/languageContext.ts';
+import { mentionOfEach, readNaming, withoutNames, stripPossessors } from './named.ts';
 import { findPlants, type PlantMention } from './plantNames.ts';
 import { tokenize, type Token } from './tokens.ts';
 
-const ear = makeEar(
+const ear = makeLanguageContext(
   miniLibrary([{ id: 'spots' }], [{ id: 'a', findings: { spots: 'often' } }], {
     'plants/b.yaml': [
       { id: 'lilac', name: 'Lilac', names: ['korean lilac'], source: 'judgement' },
@@ -24,7 +24,7 @@ const stems = (tokens: readonly Token[]): string => tokens.map(({ stem }) => ste
 describe('whose part it is', () => {
   const heard = (text: string): string => {
     const { tokens, mentions } = read(text);
-    return stems(withoutOwners(ear, tokens, mentions));
+    return stems(stripPossessors(ear, tokens, mentions));
   };
   it.each([
     ['leaves of the lilac are brown', 'leaf are brown'],
@@ -59,7 +59,7 @@ describe('whose part it is', () => {
     fc.assert(
       fc.property(fc.array(word, { maxLength: 20 }), (words) => {
         const { tokens, mentions } = read(words.join(' '));
-        const left = withoutOwners(ear, tokens, mentions);
+        const left = stripPossessors(ear, tokens, mentions);
         const places = left.map((token) => tokens.indexOf(token));
         return (
           places.every((place, i) => place >= 0 && place > (places[i - 1] ?? -1)) &&

@@ -66,7 +66,7 @@ const TELL_NOTHING = stemSet(
  * parts of a phrase must stand near each other. What is eaten stays where no part is named: "the skin of the apples";
  * and so does a name that questions of care are about, in a sentence that asks.
  */
-export function withoutOwners(
+export function stripPossessors(
   { isEaten, careWords }: Named,
   tokens: readonly Token[],
   mentions: readonly PlantMention[],

@@ -1,4 +1,4 @@
-import { remembering } from '../util/remembering.ts';
+import { memoizeWeakly } from '../util/memoize.ts';
 import type { Phrase } from './phrase.ts';
 import { NOWHERE, Presence, SEVERAL } from './presence.ts';
 import type { Token } from './tokens.ts';
@@ -58,7 +58,7 @@ interface Anchored<Target> {
 
 /** Tells the places of the terms of a phrase, those whose words stand in the fewest other phrases first. */
 function makeRarestFirst<Target>(uses: Uses): (phrase: Phrase<Target>) => readonly number[] {
-  const countOf = remembering((term: ReadonlySet<string>): number => {
+  const countOf = memoizeWeakly((term: ReadonlySet<string>): number => {
     let count = 0;
     for (const word of term) count += uses.get(word) ?? 0;
     return count;
@@ -177,7 +177,7 @@ function buildTables<Target>(phrases: readonly Phrase<Target>[], uses: Uses): Ta
   const byWord = new Map<string, (readonly Anchored<Target>[])[]>();
   for (const [term, list] of byTerm) for (const word of term) push(byWord, word, list);
   // Put side by side when a word is first said: most words of the library never are.
-  const entriesOf = remembering(
+  const entriesOf = memoizeWeakly(
     (lists: readonly (readonly Anchored<Target>[])[]): Entries<Target> => {
       const list = lists.flat();
       return { list, seconds: Int32Array.from(list, ({ others }) => others[0] ?? NONE) };

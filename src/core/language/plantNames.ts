@@ -25,7 +25,7 @@ export interface PlantNames {
 }
 
 /** A name that is cut to fewer letters is too often another word. */
-const SHORTEST_STEM = 4;
+const MIN_STEM = 4;
 
 /** The scientific name, where it is not what people call another plant: geraniums are pelargoniums to most. */
 function scientificOf(
@@ -35,7 +35,7 @@ function scientificOf(
   if (scientific === undefined) return [];
   const name = scientific.toLowerCase();
   // "Ribes" would be heard in "ribs".
-  if (stem(name).length < SHORTEST_STEM) return [];
+  if (stem(name).length < MIN_STEM) return [];
   return common.has(name) && !names.includes(name) ? [] : [scientific];
 }
 
@@ -84,11 +84,11 @@ const SCENERY = stemSet(
 const DESCRIBES = stemSet(
   'to the a an our my his her their some big huge large giant tall great old older mature little small dead two three',
 );
-const MOST_DESCRIBED = 5;
+const MAX_DESCRIBED = 5;
 
 /** Whether a name is only scenery: right after a word for it, or with words between that describe it. */
 function isScenery(tokens: readonly Token[], first: number): boolean {
-  for (let step = 1; step <= MOST_DESCRIBED; step++) {
+  for (let step = 1; step <= MAX_DESCRIBED; step++) {
     const token = tokens[first - step];
     if (!token || token.sentence !== tokens[first]?.sentence) return false;
     if (SCENERY.has(token.stem)) return true;
@@ -165,7 +165,7 @@ interface Place {
 
 /** Whether a plant is named by the way: as scenery, for comparison or in the name of a trouble. */
 function isAside(tokens: readonly Token[], { first, after, own, lastAfter }: Place): boolean {
-  const near = lastAfter !== null && first - lastAfter <= MOST_DESCRIBED;
+  const near = lastAfter !== null && first - lastAfter <= MAX_DESCRIBED;
   const scenery = isScenery(tokens, first) && !(near && standsByOwn(tokens, lastAfter));
   const simile = [2, 3, 4].some(
     (step) =>
@@ -223,11 +223,11 @@ function isTakenBack(tokens: readonly Token[], after: number): boolean {
 const IT_IS = stemSet("it its it's is thats that's theyre they're they be");
 const CORRECTING = stemSet('no actually sorry wait rather mean oops nope');
 /** So many words may stand between a name and the one that replaces it. */
-const MOST_BETWEEN = 6;
+const MAX_BETWEEN = 6;
 
 /** A name that is replaced by the next one within the same breath. */
 function isReplaced(tokens: readonly Token[], after: number, next: number | undefined): boolean {
-  if (next === undefined || next - after > MOST_BETWEEN) return false;
+  if (next === undefined || next - after > MAX_BETWEEN) return false;
   const between = tokens.slice(after, next);
   const at = between.findIndex(({ stem: one }) => CORRECTING.has(one));
   return at >= 0 && at < 3 && between.slice(at).some(({ stem: one }) => IT_IS.has(one));

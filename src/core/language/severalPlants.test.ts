@@ -1,8 +1,8 @@
 import { miniLibrary } from '../../test/miniLibrary.ts';
-import { makeEar } from '../library/ear.ts';
+import { makeLanguageContext } from '../library/languageContext.ts';
 import { partByPlant } from './severalPlants.ts';
 
-const ear = makeEar(
+const ear = makeLanguageContext(
   miniLibrary(
     [
       { id: 'spots', extra: { phrases: ['spot|spots'] } },

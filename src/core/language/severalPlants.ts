@@ -1,8 +1,8 @@
 import type { PlantId } from '../schema/common.ts';
-import { hear, heardTokens, type Ear } from './hear.ts';
+import { extract, stemmedTokens, type LanguageContext } from './extract.ts';
 import { findPlants, type PlantMention } from './plantNames.ts';
 import { stemSet } from './stem.ts';
-import { LONGEST_TEXT, type Token } from './tokens.ts';
+import { MAX_TEXT, type Token } from './tokens.ts';
 
 /** What a message says of one of its plants. */
 export interface PlantPart {
@@ -12,20 +12,20 @@ export interface PlantPart {
 }
 
 /** A plant said with less weight is scenery: what it stands under, beside or looks like. */
-const LEAST_WEIGHT = 0.3;
+const MIN_WEIGHT = 0.3;
 
 interface Sentence {
   readonly text: string;
   readonly mentions: readonly PlantMention[];
 }
 
-const plantsIn = (ear: Ear, tokens: readonly Token[]): readonly PlantMention[] =>
+const plantsIn = (ear: LanguageContext, tokens: readonly Token[]): readonly PlantMention[] =>
   findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
 
 /** Sentences with their plants; each is weighed by itself, as which came first in the message does not matter. */
-function sentencesOf(ear: Ear, text: string): readonly Sentence[] {
+function sentencesOf(ear: LanguageContext, text: string): readonly Sentence[] {
   const bySentence: Token[][] = [];
-  for (const token of heardTokens(text)) {
+  for (const token of stemmedTokens(text)) {
     const own = bySentence.at(-1);
     if (own?.[0]?.sentence === token.sentence) own.push(token);
     else bySentence.push([token]);
@@ -34,15 +34,15 @@ function sentencesOf(ear: Ear, text: string): readonly Sentence[] {
     const from = i === 0 ? 0 : (tokens[0]?.start ?? 0);
     const to = bySentence[i + 1]?.[0]?.start ?? text.length;
     const own = text.slice(from, to);
-    return text.length > LONGEST_MESSAGE
+    return text.length > MAX_MESSAGE
       ? [{ text: own, mentions: plantsIn(ear, tokens) }]
       : clausesOf(ear, own, tokens, from);
   });
 }
 
 /** Clauses about a plant each are looked for in messages of so many characters, and there in sentences of so many words. */
-const LONGEST_MESSAGE = 20_000;
-const LONGEST_SENTENCE = 60;
+const MAX_MESSAGE = 20_000;
+const MAX_SENTENCE = 60;
 const JOINS = stemSet('and but while whereas');
 /** So many words may stand between such a word, or a comma, and the name: "and our old red maple". */
 const FURTHEST = 4;
@@ -56,14 +56,14 @@ function clauseStart(tokens: readonly Token[], name: number): number | null {
 
 /** A sentence apart where each of its clauses reports of a plant of its own: "the spruce is brown and my maple has spots". Spans of `tokens` count from the whole text, of which the sentence begins at `from`. */
 function clausesOf(
-  ear: Ear,
+  ear: LanguageContext,
   text: string,
   tokens: readonly Token[],
   from: number,
 ): readonly Sentence[] {
   const mentions = plantsIn(ear, tokens);
-  const strong = mentions.filter(({ weight }) => weight >= LEAST_WEIGHT);
-  if (strong.length < 2 || tokens.length > LONGEST_SENTENCE) return [{ text, mentions }];
+  const strong = mentions.filter(({ weight }) => weight >= MIN_WEIGHT);
+  if (strong.length < 2 || tokens.length > MAX_SENTENCE) return [{ text, mentions }];
   for (const { start } of strong.slice(1)) {
     const name = tokens.findIndex((token) => token.start === start);
     const at = clauseStart(tokens, name);
@@ -79,21 +79,25 @@ function clausesOf(
 }
 
 /** Whether something is reported of the plant that a sentence is about. */
-function reports(ear: Ear, sentence: Sentence): boolean {
+function reports(ear: LanguageContext, sentence: Sentence): boolean {
   const subject = subjectOf(sentence);
-  return subject !== null && hear(ear, sentence.text, subject).findings.length > 0;
+  return subject !== null && extract(ear, sentence.text, subject).findings.length > 0;
 }
 
 /** The plant that a sentence is about; null when it goes on about the one before. */
 function subjectOf({ mentions }: Sentence): PlantId | null {
   const [first] = [...mentions]
-    .filter(({ weight }) => weight >= LEAST_WEIGHT)
+    .filter(({ weight }) => weight >= MIN_WEIGHT)
     .sort((a, b) => b.weight - a.weight);
   return first?.plant ?? null;
 }
 
 /** A general name and its kind ("the maple", "our Japanese maple") are one plant. */
-function sameAs(ear: Ear, plant: PlantId, known: readonly PlantId[]): PlantId | undefined {
+function sameAs(
+  ear: LanguageContext,
+  plant: PlantId,
+  known: readonly PlantId[],
+): PlantId | undefined {
   return known.find((one) => ear.lineage(one).includes(plant) || ear.lineage(plant).includes(one));
 }
 
@@ -102,8 +106,8 @@ function sameAs(ear: Ear, plant: PlantId, known: readonly PlantId[]): PlantId | 
  * belongs to the plant it names, or else to the plant of the sentence before. A plant of which nothing is reported stays with the one before it. Every word of
  * the text is in one part; fewer than two parts mean that it is about one plant.
  */
-export function partByPlant(ear: Ear, text: string): readonly PlantPart[] {
-  if (text.length > LONGEST_TEXT) return [];
+export function partByPlant(ear: LanguageContext, text: string): readonly PlantPart[] {
+  if (text.length > MAX_TEXT) return [];
   const parts: { plant: PlantId; words: string }[] = [];
   let before = '';
   let current: { plant: PlantId; words: string } | undefined;

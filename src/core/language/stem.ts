@@ -1,4 +1,4 @@
-import { SAME_AS } from './alike.ts';
+import { SAME_AS } from './synonymClasses.ts';
 
 /** Spellings and forms that the rules below would miss; values are the plain forms. */
 const IRREGULAR = new Map<string, string>(

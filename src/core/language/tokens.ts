@@ -25,7 +25,7 @@ const SENTENCE_END = /[.!?;\n:]/;
 const PAUSE = /[,()[\]–—]|\s-\s/;
 
 /** Longest text that is read, in characters: far beyond any letter, short of what would stall a worker. */
-export const LONGEST_TEXT = 100_000;
+export const MAX_TEXT = 100_000;
 
 /** Splits a text into words with their places, stems and sentences. Linear in the length of the text. */
 export function tokenize(text: string): readonly Token[] {

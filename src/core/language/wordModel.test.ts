@@ -2,9 +2,15 @@ import fc from 'fast-check';
 import { findingIdSchema } from '../schema/common.ts';
 import { stem } from './stem.ts';
 import { tokenize } from './tokens.ts';
-import { compileWordModel, makeLikening, sharesOf, speaksFor, tellSentences } from './wordModel.ts';
+import {
+  compileWordModel,
+  makeSynonyms,
+  tfIdfVector,
+  speaksFor,
+  scoreSentences,
+} from './wordModel.ts';
 
-const likening = makeLikening([
+const likening = makeSynonyms([
   new Map([['brown', new Set(['tan', 'brown'].map(stem))]]),
   new Map([['rot', new Set(['mush', 'brown'].map(stem))]]),
 ]);
@@ -20,7 +26,7 @@ const model = compileWordModel(
   },
   likening,
 );
-const told = (text: string) => tellSentences(model, tokenize(text));
+const told = (text: string) => scoreSentences(model, tokenize(text));
 
 describe('what words have in common', () => {
   it('is named by list and class', () => {
@@ -36,7 +42,7 @@ describe('shares', () => {
       fc.property(
         fc.array(fc.constantFrom('tan', 'brown', 'leaf', 'mush'), { minLength: 1 }),
         (words) => {
-          const shares = sharesOf(words.map(stem), likening, (one) =>
+          const shares = tfIdfVector(words.map(stem), likening, (one) =>
             one === 'leaf' ? undefined : 2,
           );
           const length = [...shares.values()].reduce((sum, one) => sum + one * one, 0);
@@ -52,8 +58,8 @@ describe('what a sentence tells', () => {
   it('sums the words by their shares', () => {
     const sentence = told('tan edges').get(0);
     const length = Math.sqrt(3 ** 2 + 2 ** 2 + 2 ** 2);
-    expect(sentence?.oddsOf(edge)).toBeCloseTo(-4 + (2 / length) * 5 + (2 / length) * 6, 9);
-    expect(sentence?.oddsOf(rot)).toBe(-3);
+    expect(sentence?.logOddsOf(edge)).toBeCloseTo(-4 + (2 / length) * 5 + (2 / length) * 6, 9);
+    expect(sentence?.logOddsOf(rot)).toBe(-3);
   });
 
   it('is told by each word as far as it is rare', () => {
@@ -78,10 +84,10 @@ describe('what a sentence tells', () => {
     });
     fc.assert(
       fc.property(words, (said) => {
-        const shares = sharesOf(said.map(stem), likening, (one) => rarities.get(one));
+        const shares = tfIdfVector(said.map(stem), likening, (one) => rarities.get(one));
         let odds = -4;
         for (const [word, share] of shares) odds += share * (weights.get(word) ?? 0);
-        expect(told(said.join(' ')).get(0)?.oddsOf(edge)).toBeCloseTo(odds, 9);
+        expect(told(said.join(' ')).get(0)?.logOddsOf(edge)).toBeCloseTo(odds, 9);
       }),
     );
   });
@@ -89,23 +95,27 @@ describe('what a sentence tells', () => {
   it('is told sentence by sentence', () => {
     const sentences = told('Tan edges. Nothing known here.');
     expect([...sentences.keys()]).toEqual([0, 1]);
-    expect(sentences.get(1)?.oddsOf(edge)).toBe(-4);
+    expect(sentences.get(1)?.logOddsOf(edge)).toBe(-4);
   });
 
   it('is little for a finding that was not learned', () => {
-    expect(told('tan edges').get(0)?.oddsOf(findingIdSchema.parse('other'))).toBeLessThan(-3);
+    expect(told('tan edges').get(0)?.logOddsOf(findingIdSchema.parse('other'))).toBeLessThan(-3);
   });
 });
 
 it('knows pairs that are told together in either order', () => {
   const [a, b, c, d] = ['a', 'b', 'c', 'd'].map((name) => findingIdSchema.parse(name));
   if (!a || !b || !c || !d) throw new Error('ids');
-  const { toldTogether } = compileWordModel(
+  const { reportedTogether } = compileWordModel(
     { readings: {}, rivals: {}, together: { [a]: 'b c', [b]: 'd' }, words: '', findings: {} },
     likening,
   );
-  expect([toldTogether(a, b), toldTogether(b, a), toldTogether(c, a)]).toEqual([true, true, true]);
-  expect([toldTogether(b, c), toldTogether(a, d), toldTogether(d, b)]).toEqual([
+  expect([reportedTogether(a, b), reportedTogether(b, a), reportedTogether(c, a)]).toEqual([
+    true,
+    true,
+    true,
+  ]);
+  expect([reportedTogether(b, c), reportedTogether(a, d), reportedTogether(d, b)]).toEqual([
     false,
     false,
     true,

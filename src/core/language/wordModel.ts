@@ -7,7 +7,7 @@ import type { WordModelText } from '../schema/wordModel.ts';
 interface WordWeights {
   readonly number: number;
   /** ln of how many sentences there are to one with the word, plus 1. */
-  readonly rarity: number;
+  readonly idf: number;
   readonly findings: Uint16Array;
   readonly weights: Float64Array;
 }
@@ -21,10 +21,10 @@ export interface StemWeights {
 }
 
 /** A word and what it has in common with others, each under a name of its own: `tan` and `1brown`. */
-export type Likening = (stem: string) => readonly string[];
+export type SynonymsOf = (stem: string) => readonly string[];
 
 /** Makes a likening by lists of words; the same name in two lists is two things in common. */
-export function makeLikening(lists: readonly WordClasses[]): Likening {
+export function makeSynonyms(lists: readonly WordClasses[]): SynonymsOf {
   const names = new Map<string, string[]>();
   lists.forEach((classes, i) => {
     for (const [name, words] of classes)
@@ -47,7 +47,7 @@ export interface WordModel {
   readonly readings: ReadonlyMap<string, number>;
   readonly rivals: ReadonlyMap<string, number>;
   /** Whether enquirers tell two findings in one sentence. */
-  readonly toldTogether: (a: FindingId, b: FindingId) => boolean;
+  readonly reportedTogether: (a: FindingId, b: FindingId) => boolean;
 }
 
 const HUNDREDTHS = 100;
@@ -61,16 +61,14 @@ function pairsOf(text: string): readonly (readonly [string, number])[] {
 }
 
 /** What a stem says less of a finding moves a sentence by some tenths of log-odds at most, and is a third of all there is to add up. */
-const LEAST_SAID = 4;
+const MIN_SAID = 4;
 
 /** Puts the names of a stem together. */
 function together(names: readonly WordWeights[], count: number): StemWeights {
   const sums = new Float64Array(count);
-  for (const { rarity, findings, weights } of names)
-    findings.forEach((f, k) => (sums[f] = (sums[f] ?? 0) + rarity * (weights[k] ?? 0)));
-  const findings = Uint16Array.from(sums.keys()).filter(
-    (f) => Math.abs(sums[f] ?? 0) >= LEAST_SAID,
-  );
+  for (const { idf, findings, weights } of names)
+    findings.forEach((f, k) => (sums[f] = (sums[f] ?? 0) + idf * (weights[k] ?? 0)));
+  const findings = Uint16Array.from(sums.keys()).filter((f) => Math.abs(sums[f] ?? 0) >= MIN_SAID);
   return { names, findings, weights: Float64Array.from(findings, (f) => sums[f] ?? 0) };
 }
 
@@ -91,7 +89,7 @@ export function speaksFor(known: StemWeights | undefined, finding: number): numb
 /** Works out what stems tell when they are first said. Of stems without a known name nothing is kept. */
 function makeStemOf(
   words: ReadonlyMap<string, WordWeights>,
-  likening: Likening,
+  likening: SynonymsOf,
   count: number,
 ): WordModel['stemOf'] {
   const made = new Map<string, StemWeights>();
@@ -107,7 +105,7 @@ function makeStemOf(
 }
 
 /** Makes the model ready for use. */
-export function compileWordModel(text: WordModelText, likening: Likening): WordModel {
+export function compileWordModel(text: WordModelText, likening: SynonymsOf): WordModel {
   const entries = Object.entries(text.findings);
   const bias = new Float64Array(entries.length);
   const byWord = new Map<string, [number, number][]>();
@@ -120,10 +118,10 @@ export function compileWordModel(text: WordModelText, likening: Likening): WordM
       else byWord.set(word, [[f, weight]]);
     }
   });
-  const words = pairsOf(text.words).map(([word, rarity], number): [string, WordWeights] => {
+  const words = pairsOf(text.words).map(([word, idf], number): [string, WordWeights] => {
     const list = byWord.get(word) ?? [];
     const weights = Float64Array.from(list, ([, weight]) => weight);
-    return [word, { number, rarity, findings: Uint16Array.from(list, ([f]) => f), weights }];
+    return [word, { number, idf, findings: Uint16Array.from(list, ([f]) => f), weights }];
   });
   const findings = entries.map(([id]) => findingIdSchema.parse(id));
   return {
@@ -135,11 +133,11 @@ export function compileWordModel(text: WordModelText, likening: Likening): WordM
     stemOf: makeStemOf(new Map(words), likening, entries.length),
     readings: new Map(Object.entries(text.readings)),
     rivals: new Map(Object.entries(text.rivals)),
-    toldTogether: makeToldTogether(text.together),
+    reportedTogether: makeToldTogether(text.together),
   };
 }
 
-function makeToldTogether(together: WordModelText['together']): WordModel['toldTogether'] {
+function makeToldTogether(together: WordModelText['together']): WordModel['reportedTogether'] {
   const others = new Map(
     Object.entries(together).map(([id, list]) => [id, new Set(list.split(' '))]),
   );
@@ -151,9 +149,9 @@ function makeToldTogether(together: WordModelText['together']): WordModel['toldT
 const worthOf = (rarity: number, times: number): number => rarity * (1 + Math.log(times));
 
 /** Shares of the words of a sentence and of what they have in common with others: each its rarity times 1 + ln of how often it stands there, together of length 1. */
-export function sharesOf(
+export function tfIdfVector(
   stems: readonly string[],
-  likening: Likening,
+  likening: SynonymsOf,
   rarityOf: (word: string) => number | undefined,
 ): ReadonlyMap<string, number> {
   const times = new Map<string, number>();
@@ -175,12 +173,12 @@ export function sharesOf(
 /** Log-odds of what was not learned. */
 const UNKNOWN_ODDS = -4.5;
 /** Words are worth a reading of their own from these log-odds. */
-const LEAST_ODDS = -2.5;
+const MIN_LOG_ODDS = -2.5;
 /** So many of the likeliest findings are told apart. */
 const LEADING = 5;
 
 /** What the words of one sentence tell. */
-export interface Told {
+export interface SentenceScores {
   readonly words: readonly Token[];
   /** What the stem of each of them tells. */
   readonly stems: readonly (StemWeights | undefined)[];
@@ -188,7 +186,7 @@ export interface Told {
   readonly likely: readonly number[];
   /** Log-odds of the likeliest findings, downwards. */
   readonly leading: readonly number[];
-  readonly oddsOf: (id: FindingId) => number;
+  readonly logOddsOf: (id: FindingId) => number;
 }
 
 /** Adds what words tell, by their share; the hot loop of hearing. */
@@ -234,16 +232,20 @@ function addWords(
     if (!name) continue;
     const often = times[name.number] ?? 0;
     times[name.number] = 0;
-    const worth = worthOf(name.rarity, often);
+    const worth = worthOf(name.idf, often);
     squares += worth * worth;
     // Each time it is said was added once.
-    if (often > 1) addTo(odds, name, worth - often * name.rarity);
+    if (often > 1) addTo(odds, name, worth - often * name.idf);
   }
   return Math.sqrt(squares);
 }
 
-/** Log-odds of every finding by the words of one sentence: its words by {@link sharesOf}, those that stand there once in one pass for each stem. `odds` are written. */
-function tellOf(model: WordModel, sentence: readonly Token[], odds: Float64Array): Told {
+/** Log-odds of every finding by the words of one sentence: its words by {@link tfIdfVector}, those that stand there once in one pass for each stem. `odds` are written. */
+function scoresOf(
+  model: WordModel,
+  sentence: readonly Token[],
+  odds: Float64Array,
+): SentenceScores {
   const stems = sentence.map(({ stem }) => model.stemOf(stem));
   const length = addWords(model, stems, odds);
   const share = length > 0 ? 1 / length : 0;
@@ -254,7 +256,7 @@ function tellOf(model: WordModel, sentence: readonly Token[], odds: Float64Array
   for (let f = 0; f < odds.length; f++) {
     const one = (bias[f] ?? 0) + share * (odds[f] ?? 0);
     odds[f] = one;
-    if (one > LEAST_ODDS) likely.push(f);
+    if (one > MIN_LOG_ODDS) likely.push(f);
     if (one > least) least = placeAmong(leading, one);
   }
   return {
@@ -262,15 +264,15 @@ function tellOf(model: WordModel, sentence: readonly Token[], odds: Float64Array
     stems,
     likely,
     leading,
-    oddsOf: (id) => odds[model.numberOf.get(id) ?? -1] ?? UNKNOWN_ODDS,
+    logOddsOf: (id) => odds[model.numberOf.get(id) ?? -1] ?? UNKNOWN_ODDS,
   };
 }
 
 /** What the words of each sentence tell, by the number of the sentence. */
-export function tellSentences(
+export function scoreSentences(
   model: WordModel,
   tokens: readonly Token[],
-): ReadonlyMap<number, Told> {
+): ReadonlyMap<number, SentenceScores> {
   const sentences = new Map<number, Token[]>();
   for (const token of tokens) {
     const list = sentences.get(token.sentence);
@@ -281,9 +283,9 @@ export function tellSentences(
   const count = model.bias.length;
   const table = new Float64Array(count * sentences.size);
   let next = 0;
-  const told = new Map<number, Told>();
+  const told = new Map<number, SentenceScores>();
   for (const [number, words] of sentences) {
-    told.set(number, tellOf(model, words, table.subarray(next, next + count)));
+    told.set(number, scoresOf(model, words, table.subarray(next, next + count)));
     next += count;
   }
   return told;

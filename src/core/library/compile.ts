@@ -1,11 +1,11 @@
-import { buildDescriptions, type Descriptions } from '../language/descriptions.ts';
+import { buildDescriptions, type Descriptions } from '../language/textSimilarity.ts';
 import { buildPhraseIndex, countUses, type PhraseIndex } from '../language/phraseIndex.ts';
 import { compileClasses, compilePhrase } from '../language/phrase.ts';
 import { buildPlantNames, type PlantNames } from '../language/plantNames.ts';
 import {
   compileWordModel,
-  makeLikening,
-  type Likening,
+  makeSynonyms,
+  type SynonymsOf,
   type WordModel,
 } from '../language/wordModel.ts';
 import { buildHosting, type Hosting } from '../knowledge/hosting.ts';
@@ -40,7 +40,7 @@ export interface Compiled {
   /** How many phrases each stem stands in: the fewer, the more it tells. */
   readonly phraseUses: ReadonlyMap<string, number>;
   /** What words have in common with others. */
-  readonly likening: Likening;
+  readonly synonyms: SynonymsOf;
   /** Null for a library that nothing was learned for. */
   readonly wordModel: WordModel | null;
   /** A finding and every more general one that it implies, itself first. */
@@ -83,7 +83,7 @@ function impliedBy(
 /** The word class of what is picked and eaten. */
 const FRUIT_WORDS = 'fruit';
 
-function once<T>(make: () => T): () => T {
+function cached<T>(make: () => T): () => T {
   let made: T | undefined;
   return () => (made ??= make());
 }
@@ -101,8 +101,19 @@ function withFruitNames({ wordClasses, plants }: Library, { traits }: Taxonomy) 
 }
 
 /** What words have in common: the classes of the phrases and the lists of like meaning. */
-function likeningOf({ wordClasses, meanings }: Library): Likening {
-  return makeLikening([compileClasses(wordClasses), compileClasses(meanings)]);
+function synonymsOf({ wordClasses, synonyms }: Library): SynonymsOf {
+  return makeSynonyms([compileClasses(wordClasses), compileClasses(synonyms)]);
+}
+
+/** The findings of each group, in the order of its choices. */
+function membersOf({ findings, groups }: Library): ReadonlyMap<string, readonly Finding[]> {
+  const members = new Map<string, Finding[]>();
+  for (const finding of findings)
+    if (finding.group !== undefined)
+      members.set(finding.group, [...(members.get(finding.group) ?? []), finding]);
+  for (const { id, choices } of groups)
+    members.get(id)?.sort((a, b) => choices.indexOf(a.id) - choices.indexOf(b.id));
+  return members;
 }
 
 /** Compiles a checked library. Programmer's mistake, and so a throw, when it was not checked. */
@@ -122,12 +133,8 @@ export function compileLibrary(library: Library): Compiled {
     finding.phrases.map((text) => compilePhrase(text, finding, classes)),
   );
   const phraseUses = countUses(phrases);
-  const likening = likeningOf(library);
-  const groupMembers = new Map<string, Finding[]>();
-  for (const finding of library.findings) {
-    if (finding.group === undefined) continue;
-    groupMembers.set(finding.group, [...(groupMembers.get(finding.group) ?? []), finding]);
-  }
+  const synonyms = synonymsOf(library);
+  const groupMembers = membersOf(library);
   return {
     version: library.version,
     plants: byId<PlantId, Plant>(library.plants),
@@ -142,11 +149,11 @@ export function compileLibrary(library: Library): Compiled {
     plantNames: buildPlantNames(library.plants),
     phrases: buildPhraseIndex(phrases, phraseUses),
     phraseUses,
-    wordModel: library.wordModel && compileWordModel(library.wordModel, likening),
-    likening,
+    wordModel: library.wordModel && compileWordModel(library.wordModel, synonyms),
+    synonyms,
     implied,
     strengths,
-    descriptions: once(() =>
+    descriptions: cached(() =>
       buildDescriptions({ causes: allCauses, findings, treatments, strengths, classes }),
     ),
     shownBy: shownBy(strengths),

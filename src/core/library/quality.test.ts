@@ -1,7 +1,7 @@
 import { miniLibrary, readMini } from '../../test/miniLibrary.ts';
 import { findingId } from '../../test/setting.ts';
 import { checkQuality } from './quality.ts';
-import { alikeness, weakestPairs } from './separation.ts';
+import { profileSimilarity, weakestPairs } from './separation.ts';
 
 const FINDINGS = ['f1', 'f2', 'f3', 'f4', 'f5', 'f6'].map((id) => ({ id }));
 const SOUND = {
@@ -103,9 +103,9 @@ it('measures how alike two causes are as the cosine of what they show', () => {
   const strengths = (list: Record<string, number>) =>
     new Map(Object.entries(list).map(([id, share]) => [findingId(id), share]));
   const one = strengths({ x: 0.9, y: 0.3 });
-  expect(alikeness(one, one)).toBeCloseTo(1, 12);
-  expect(alikeness(one, strengths({ z: 1 }))).toBe(0);
-  expect(alikeness(one, strengths({ x: 0.3, y: 0.9 }))).toBeCloseTo(0.54 / 0.9, 12);
+  expect(profileSimilarity(one, one)).toBeCloseTo(1, 12);
+  expect(profileSimilarity(one, strengths({ z: 1 }))).toBe(0);
+  expect(profileSimilarity(one, strengths({ x: 0.3, y: 0.9 }))).toBeCloseTo(0.54 / 0.9, 12);
 });
 
 it('finds for each plant the pair that is least told apart', () => {
@@ -116,5 +116,5 @@ it('finds for each plant the pair that is least told apart', () => {
   ]);
   const [weakest] = weakestPairs(library);
   expect([weakest?.first, weakest?.second]).toEqual(['a', 'b']);
-  expect(weakest?.alike).toBeCloseTo(Math.sqrt(2 / 3), 12);
+  expect(weakest?.similarity).toBeCloseTo(Math.sqrt(2 / 3), 12);
 });

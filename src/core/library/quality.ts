@@ -6,23 +6,23 @@ import type { Cause } from '../schema/cause.ts';
 import { weakestPairs } from './separation.ts';
 
 /** Least number of findings that a cause shows. */
-const LEAST_FINDINGS = 4;
+const MIN_FINDINGS = 4;
 /** Least number of causes that a plant can have. */
-const LEAST_CAUSES = 6;
+const MIN_CAUSES = 6;
 /** A finding that so many causes show is common, and is heard in at least so many phrases. */
 const COMMON = 10;
-const LEAST_PHRASES = 10;
+const MIN_PHRASES = 10;
 /** What tells a cause from its nearest look-alike is shown by one of them so much more often, as a probability. */
 const TELLS_APART = 0.35;
 /** Two causes of one plant must not be more alike than this. */
-export const MOST_ALIKE = 0.93;
+export const MAX_ALIKE = 0.93;
 
 type Report = (id: string, field: string, message: string) => void;
 
 function checkFindings(cause: Cause, library: Compiled, report: Report): void {
   const shown = Object.values(cause.findings).filter((word) => FREQUENCY[word] > 0);
-  if (shown.length < LEAST_FINDINGS)
-    report(cause.id, 'findings', `shows ${shown.length} findings; name at least ${LEAST_FINDINGS}`);
+  if (shown.length < MIN_FINDINGS)
+    report(cause.id, 'findings', `shows ${shown.length} findings; name at least ${MIN_FINDINGS}`);
   const nearest = cause.lookAlikes[0];
   if (!nearest) {
     report(
@@ -90,11 +90,11 @@ function checkPlants(library: Compiled, report: Report): void {
       (id) => library.causes.get(id) ?? [],
     );
     const troubles = causes.filter((cause) => !isCareTopic(cause));
-    if (troubles.length < LEAST_CAUSES)
+    if (troubles.length < MIN_CAUSES)
       report(
         plant.id,
         'causes',
-        `only ${troubles.length} causes reach it; at least ${LEAST_CAUSES} must`,
+        `only ${troubles.length} causes reach it; at least ${MIN_CAUSES} must`,
       );
     if (!troubles.some(({ category }) => category === 'normal') && plant.normalLooks !== 'none')
       report(
@@ -107,14 +107,14 @@ function checkPlants(library: Compiled, report: Report): void {
 
 function checkSeparation(library: Compiled, report: Report): void {
   const seen = new Set<string>();
-  for (const { first, second, alike, plant } of weakestPairs(library)) {
-    if (alike <= MOST_ALIKE || seen.has(`${first} ${second}`)) continue;
+  for (const { first, second, similarity, plant } of weakestPairs(library)) {
+    if (similarity <= MAX_ALIKE || seen.has(`${first} ${second}`)) continue;
     seen.add(`${first} ${second}`);
-    const percent = Math.round(100 * alike);
+    const percent = Math.round(100 * similarity);
     report(
       first,
       'findings',
-      `is ${percent} % alike to ${second} on ${plant}; at most ${100 * MOST_ALIKE} % may be`,
+      `is ${percent} % alike to ${second} on ${plant}; at most ${100 * MAX_ALIKE} % may be`,
     );
   }
 }
@@ -135,11 +135,11 @@ function checkPhrases(library: Compiled, report: Report): void {
     for (const id of Object.keys(cause.findings)) causes.set(id, (causes.get(id) ?? 0) + 1);
   for (const { id, phrases } of library.findings.values()) {
     const shownBy = causes.get(id) ?? 0;
-    if (shownBy >= COMMON && phrases.length < LEAST_PHRASES)
+    if (shownBy >= COMMON && phrases.length < MIN_PHRASES)
       report(
         id,
         'phrases',
-        `${shownBy} causes show it, so give at least ${LEAST_PHRASES} ways to say it; it has ${phrases.length}`,
+        `${shownBy} causes show it, so give at least ${MIN_PHRASES} ways to say it; it has ${phrases.length}`,
       );
   }
 }

@@ -7,13 +7,13 @@ export interface WeakPair {
   readonly first: CauseId;
   readonly second: CauseId;
   /** How alike their findings are: the cosine of the two lists of strengths, 0 to 1. */
-  readonly alike: number;
+  readonly similarity: number;
 }
 
 type Strengths = ReadonlyMap<FindingId, number>;
 
 /** Cosine of two lists of strengths: 1 when the same findings are shown equally often, 0 with none in common. */
-export function alikeness(a: Strengths, b: Strengths): number {
+export function profileSimilarity(a: Strengths, b: Strengths): number {
   let [both, ofA, ofB] = [0, 0, 0];
   for (const strength of a.values()) ofA += strength ** 2;
   for (const [finding, strength] of b) {
@@ -24,14 +24,14 @@ export function alikeness(a: Strengths, b: Strengths): number {
 }
 
 /** The alikeness of two causes by their numbers, each pair worked out once. */
-function alikenessTable(strengths: readonly Strengths[]): (a: number, b: number) => number {
+function similarityTable(strengths: readonly Strengths[]): (a: number, b: number) => number {
   const count = strengths.length;
   const known = new Float64Array(count * count).fill(NaN);
   return (a, b) => {
     const at = a * count + b;
     const found = known[at] ?? NaN;
     if (!Number.isNaN(found)) return found;
-    const value = alikeness(strengths[a] ?? new Map(), strengths[b] ?? new Map());
+    const value = profileSimilarity(strengths[a] ?? new Map(), strengths[b] ?? new Map());
     known[at] = value;
     return value;
   };
@@ -41,7 +41,7 @@ function alikenessTable(strengths: readonly Strengths[]): (a: number, b: number)
 export function weakestPairs(library: Compiled): readonly WeakPair[] {
   const ids = [...library.strengths.keys()];
   const number = new Map(ids.map((id, i) => [id, i]));
-  const between = alikenessTable([...library.strengths.values()]);
+  const between = similarityTable([...library.strengths.values()]);
   const weakest = [...library.plants.keys()].flatMap((plant): WeakPair[] => {
     const causes = [...library.hosting(plant).keys()].map((id) => number.get(id) ?? 0);
     causes.sort((a, b) => a - b);
@@ -52,7 +52,7 @@ export function weakestPairs(library: Compiled): readonly WeakPair[] {
         if (alike > worst.alike) worst = { first, second, alike };
       }
     const [first, second] = [ids[worst.first], ids[worst.second]];
-    return first && second ? [{ plant, first, second, alike: worst.alike }] : [];
+    return first && second ? [{ plant, first, second, similarity: worst.alike }] : [];
   });
-  return weakest.sort((a, b) => b.alike - a.alike);
+  return weakest.sort((a, b) => b.similarity - a.similarity);
 }

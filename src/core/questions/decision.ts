@@ -4,7 +4,7 @@ import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Compiled } from '../library/compile.ts';
 import { BURDEN, EFFECT, RISK } from '../schema/scale.ts';
 import { tabulate } from '../util/maths.ts';
-import { remembering } from '../util/remembering.ts';
+import { memoizeWeakly } from '../util/memoize.ts';
 import { suits, type Cause, type TreatmentOption } from '../schema/cause.ts';
 import type { PlantId } from '../schema/common.ts';
 import type { Treatment } from '../schema/treatment.ts';
@@ -41,7 +41,7 @@ const KEPT_WHILE_WAITING = 0.75;
 const UNKNOWN_HARM = 3;
 const UNKNOWN_SAVED = 0.5;
 /** Causes for which a plan is drawn up; further ones are too unlikely to be chosen. */
-const MOST_PLANS = 9;
+const MAX_PLANS = 9;
 
 export const LEAVE = 'leave';
 export const SAMPLE = 'find-out';
@@ -83,7 +83,7 @@ function stepsFor(library: Compiled, kinds: readonly PlantId[], cause: Cause): S
   const uses = new Set<string>(steps.map(({ id }) => id));
   return {
     burden: steps.reduce((sum, step) => sum + burdenOf(step), 0),
-    effectOn: remembering((target) => combinedEffect(optionsOf(target), uses)),
+    effectOn: memoizeWeakly((target) => combinedEffect(optionsOf(target), uses)),
   };
 }
 
@@ -94,9 +94,9 @@ const stepsKept = new WeakMap<Compiled, (plant: PlantId | null) => StepsOf>();
 function stepsIn(library: Compiled, plant: PlantId | null): StepsOf {
   const ofPlants =
     stepsKept.get(library) ??
-    remembering((one: PlantId | null): StepsOf => {
+    memoizeWeakly((one: PlantId | null): StepsOf => {
       const kinds = one === null ? [] : library.taxonomy.lineage(one);
-      return remembering((cause: Cause) => stepsFor(library, kinds, cause));
+      return memoizeWeakly((cause: Cause) => stepsFor(library, kinds, cause));
     });
   stepsKept.set(library, ofPlants);
   return ofPlants(plant);
@@ -159,7 +159,7 @@ export function makeDecision(
   const [host, ...others] = network.hosts;
   const stepsOf = stepsIn(library, host && others.length === 0 ? host.plant : null);
   const leave: Plan = { action: LEAVE, burden: 0, names: null, effectOn: () => 0 };
-  const likely = posterior.ranking.slice(0, MOST_PLANS).flatMap((position): Plan[] => {
+  const likely = posterior.ranking.slice(0, MAX_PLANS).flatMap((position): Plan[] => {
     const cause = network.causes[position];
     return cause ? [{ action: cause.id, names: position, ...stepsOf(cause) }] : [];
   });

@@ -49,8 +49,8 @@ it('finds an answer that changes the advice worth more than one that only sharpe
     cause('c', 'prune', { shared: 'always', decides: 'always' }),
   ];
   const alone = (id: string, other: string): number =>
-    ask(FINDINGS, causes, [seen('shared')], [other]).find(({ finding }) => finding === id)?.worth ??
-    NaN;
+    ask(FINDINGS, causes, [seen('shared')], [other]).find(({ finding }) => finding === id)
+      ?.netValue ?? NaN;
   expect(alone('decides', 'names')).toBeGreaterThan(2 * alone('names', 'decides'));
   expect(alone('names', 'decides')).toBeGreaterThan(0);
 });
@@ -64,7 +64,7 @@ it('finds nothing worth asking when one cause is certain', () => {
     ],
     [seen('shared')],
   );
-  expect(questions.every(({ worth }) => worth <= 0)).toBe(true);
+  expect(questions.every(({ netValue }) => netValue <= 0)).toBe(true);
 });
 
 it('never asks what is known, implied, denied by a denial, or cannot be told', () => {
@@ -88,7 +88,14 @@ it('asks the choices of a group in one breath', () => {
   const findings = ['old', 'new', 'all'].map((id) => ({ id, extra: { group: 'age' } }));
   const causes = [cause('a', 'water', { old: 'always' }), cause('b', 'prune', { new: 'always' })];
   const groups = {
-    'groups/g.yaml': [{ id: 'age', question: 'Old, new or all?', source: 'judgement' }],
+    'groups/g.yaml': [
+      {
+        id: 'age',
+        question: 'Old, new or all?',
+        choices: ['old', 'new', 'all'],
+        source: 'judgement',
+      },
+    ],
   };
   const questions = ask(findings, causes, [], [], groups);
   expect(questions).toHaveLength(1);
@@ -154,14 +161,14 @@ it('puts the most telling of those worth asking first, and behind them the other
     cause(`c${i}`, use, { f0: 'always', [`f${i + 1}`]: 'usual', [`f${(i + 3) % 6}`]: 'often' }),
   );
   const questions = ask(many, causes, [seen('f0')]);
-  const paying = questions.filter(({ worth }) => worth > 0);
-  const others = questions.filter(({ worth }) => worth <= 0);
+  const paying = questions.filter(({ netValue }) => netValue > 0);
+  const others = questions.filter(({ netValue }) => netValue <= 0);
   expect(paying.length).toBeGreaterThan(1);
   expect(questions).toEqual([...paying, ...others]);
-  expect(paying.map(({ bits }) => bits)).toEqual(
-    paying.map(({ bits }) => bits).sort((a, b) => b - a),
+  expect(paying.map(({ informationGainBits }) => informationGainBits)).toEqual(
+    paying.map(({ informationGainBits }) => informationGainBits).sort((a, b) => b - a),
   );
-  expect(others.map(({ worth }) => worth)).toEqual(
-    others.map(({ worth }) => worth).sort((a, b) => b - a),
+  expect(others.map(({ netValue }) => netValue)).toEqual(
+    others.map(({ netValue }) => netValue).sort((a, b) => b - a),
   );
 });

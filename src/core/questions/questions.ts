@@ -2,16 +2,16 @@ import { makeDecision, type Decision } from './decision.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Report } from '../diagnosis/evidence.ts';
 import {
-  draftFindings,
-  draftPlant,
+  candidateQuestions,
+  candidatePlant,
   PLANT_QUESTION,
-  type Draft,
+  type CandidateQuestion,
   type QuestionKind,
-} from './drafts.ts';
+} from './candidates.ts';
 import type { Network } from '../diagnosis/network.ts';
-import { hostChances, type Posterior } from '../diagnosis/posterior.ts';
+import { posteriorOverHosts, type Posterior } from '../diagnosis/posterior.ts';
 import { shortlist, type Shortlist } from '../diagnosis/shortlist.ts';
-import { valueDrafts, type Valued } from './worth.ts';
+import { valueQuestions, type Valued } from './netValue.ts';
 
 /** A question that could be asked next. */
 export interface Question {
@@ -22,15 +22,15 @@ export interface Question {
   readonly how: string | null;
   readonly seconds: number;
   /** Expected fall of the advice's loss, in harm points, less the cost of asking. */
-  readonly worth: number;
+  readonly netValue: number;
   /** Expected fall of uncertainty, in bits; decides between questions that are worth asking. */
-  readonly bits: number;
-  readonly choices: Draft['choices'];
+  readonly informationGainBits: number;
+  readonly choices: CandidateQuestion['choices'];
 }
 
-function toQuestion({ draft, worth, bits }: Valued): Question {
-  const { kind, finding, question, how, seconds, choices } = draft;
-  return { kind, finding, question, how, seconds, choices, worth, bits };
+function toQuestion({ candidate, netValue, informationGainBits }: Valued): Question {
+  const { kind, finding, question, how, seconds, choices } = candidate;
+  return { kind, finding, question, how, seconds, choices, netValue, informationGainBits };
 }
 
 /** Questions with the hypotheses, the decision and the likelihoods they were valued by. */
@@ -39,7 +39,7 @@ export interface Inquiry {
   readonly decision: Decision;
   readonly valued: readonly Valued[];
   /** Laboratory tests, not valued yet. */
-  readonly tests: readonly Draft[];
+  readonly tests: readonly CandidateQuestion[];
   /** The best first. */
   readonly questions: readonly Question[];
 }
@@ -50,8 +50,9 @@ const BARELY_PAYS = 0.0036;
 /** Of those plainly worth asking the most telling first, the others behind them by worth. */
 function inOrder(valued: readonly Valued[]): readonly Question[] {
   return valued.map(toQuestion).sort((a, b) => {
-    if (a.worth > BARELY_PAYS && b.worth > BARELY_PAYS) return b.bits - a.bits || b.worth - a.worth;
-    return b.worth - a.worth;
+    if (a.netValue > BARELY_PAYS && b.netValue > BARELY_PAYS)
+      return b.informationGainBits - a.informationGainBits || b.netValue - a.netValue;
+    return b.netValue - a.netValue;
   });
 }
 
@@ -70,10 +71,10 @@ export function findQuestions(
   const list = shortlist(network, posterior);
   const plant = skipped.has(PLANT_QUESTION)
     ? null
-    : draftPlant(library, network, list, hostChances(network, posterior));
-  const { questions, samples } = draftFindings(library, network, list, reports, skipped);
+    : candidatePlant(library, network, list, posteriorOverHosts(network, posterior));
+  const { questions, samples } = candidateQuestions(library, network, list, reports, skipped);
   const decision = makeDecision(library, network, posterior, list.positions);
-  const valued = valueDrafts(list, plant ? [plant, ...questions] : questions, decision);
+  const valued = valueQuestions(list, plant ? [plant, ...questions] : questions, decision);
   return { list, decision, valued, tests: samples, questions: inOrder(valued) };
 }
 
@@ -84,5 +85,5 @@ export function rankQuestions(...given: Parameters<typeof findQuestions>): reado
 
 /** Laboratory tests in the same order; `worth` above 0 means that a sample is worth sending. */
 export function rankSamples({ list, decision, tests }: Inquiry): readonly Question[] {
-  return inOrder(valueDrafts(list, tests, decision));
+  return inOrder(valueQuestions(list, tests, decision));
 }

@@ -56,6 +56,8 @@ export const findingGroupSchema = z.strictObject({
   question: z.string().endsWith('?'),
   how: z.string().optional(),
   seconds: z.number().int().min(3).max(600).default(12),
+  /** Its findings in the order in which they are read out. */
+  choices: z.array(findingIdSchema).default([]),
   source: sourceRefSchema,
 });
 

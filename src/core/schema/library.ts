@@ -15,7 +15,7 @@ export interface Library {
   readonly groups: readonly FindingGroup[];
   readonly wordClasses: Readonly<Record<string, readonly string[]>>;
   /** Words of like meaning, for what is learned. */
-  readonly meanings: Readonly<Record<string, readonly string[]>>;
+  readonly synonyms: Readonly<Record<string, readonly string[]>>;
   /** What was learned from labelled sentences; null for a library that nothing was learned for. */
   readonly wordModel: WordModelText | null;
   readonly causes: readonly Cause[];

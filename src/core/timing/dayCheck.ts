@@ -26,11 +26,11 @@ export interface DayWork {
 /** Chance of a wet day from which it is no day for a spray, and from which it is doubtful: our own estimates. */
 const RAIN = { no: 0.5, doubtful: 0.3 } as const;
 /** Wind above which no one sprays, km/h (common practice: about 10 miles an hour). */
-const MOST_WIND_KMH = 16;
+const MAX_WIND_KMH = 16;
 /** A spray wants this long to dry before evening, hours: common practice. */
 const DRYING_HOURS = 4;
 /** Shortest stretch of the day worth going out for, hours. */
-const LEAST_HOURS = 2;
+const MIN_HOURS = 2;
 /** The warmest hour of the day by the sun; the coldest is sunrise. */
 const WARMEST_HOUR = 15;
 
@@ -80,7 +80,7 @@ function suitableHours(work: DayWork, day: ComingDay, latitude: number): DayChec
     start ??= hour;
     if (best === null || hour - start > best.to - best.from) best = { from: start, to: hour };
   }
-  return best !== null && best.to - best.from >= LEAST_HOURS ? best : null;
+  return best !== null && best.to - best.from >= MIN_HOURS ? best : null;
 }
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
@@ -115,7 +115,7 @@ export function checkDay(
   next: ComingDay | null,
   latitude: number,
 ): DayCheck {
-  const { rainFreeHours = 0, maxWindKmh = MOST_WIND_KMH } = work.limits ?? {};
+  const { rainFreeHours = 0, maxWindKmh = MAX_WIND_KMH } = work.limits ?? {};
   const needsDry = work.spray || rainFreeHours > 0;
   const wet = needsDry ? Math.max(day.rain, rainFreeHours >= 24 ? (next?.rain ?? 0) : 0) : 0;
   const hours = suitableHours(work, day, latitude);

@@ -23,7 +23,7 @@ const request: OutlookRequest = {
 const outlook = outlookFor(request);
 
 it('dates each rule in its order, and none for what is always so', () => {
-  const [past, later, always] = outlook.bands;
+  const [past, later, always] = outlook.predictionIntervals;
   expect(past && standsOn(past, today)).toBe('over');
   expect(later && standsOn(later, today)).toBe('ahead');
   expect(always).toBeNull();

@@ -6,7 +6,12 @@ import { addDays, type Day } from './calendar.ts';
 import { climateAt, type ClimateNormals, type Coordinates } from './climate.ts';
 import { accumulate, buildSeasonYear } from './seasonYear.ts';
 import { simulateWeather, startAfter, type WeatherDay } from './weather.ts';
-import { bandsOf, lookAhead, type BandedSpan, type YearAhead } from './yearAhead.ts';
+import {
+  predictionIntervalsOf,
+  ensembleForYear,
+  type BandedSpan,
+  type YearAhead,
+} from './yearAhead.ts';
 
 /** How the next days are told. */
 export interface ForecastRequest {
@@ -55,7 +60,7 @@ export interface ComingDay {
 
 /** The season ahead. `bands` stand in the order of the rules; null where a rule has no dates here. */
 export interface Outlook {
-  readonly bands: readonly (BandedSpan | null)[];
+  readonly predictionIntervals: readonly (BandedSpan | null)[];
   readonly heat: readonly HeatPoint[];
   readonly coming: readonly ComingDay[];
 }
@@ -97,7 +102,7 @@ const SKILL_DAYS = 5;
  * The next ten days. Odds come from forty runs of weather that go on from the last observed day. For a simulated station
  * a run of its own is told, drawn towards the odds the further ahead it lies.
  */
-export function comingDays(
+export function forecast(
   normals: ClimateNormals,
   { today, observed, simulated }: ForecastRequest,
 ): readonly ComingDay[] {
@@ -137,12 +142,14 @@ export function outlookFor(request: OutlookRequest): Outlook {
   const { places, at: where, today, observed, rules, baseCelsius } = request;
   const normals = climateAt(places, where);
   const south = where.lat < 0;
-  const ahead = lookAhead(normals, today, observed, south);
+  const ahead = ensembleForYear(normals, today, observed, south);
   const reference = referenceYears(places);
   const usual = accumulate(buildSeasonYear(normals, south), baseCelsius);
-  const coming = comingDays(normals, request);
+  const coming = forecast(normals, request);
   return {
-    bands: rules.map((rule) => bandsOf(rule, ahead, reference, request.bloom)),
+    predictionIntervals: rules.map((rule) =>
+      predictionIntervalsOf(rule, ahead, reference, request.bloom),
+    ),
     heat: heatOf(ahead, usual, baseCelsius),
     coming,
   };

@@ -6,11 +6,16 @@ import { countedFromEvent, eventOf, type EventsSeen } from './biofix.ts';
 import { addDays, DAYS_IN_YEAR, type Day } from './calendar.ts';
 import { checkDay, type DayCheck } from './dayCheck.ts';
 import { climateAt } from './climate.ts';
-import { comingDays, type ComingDay, type DatesRequest } from './outlook.ts';
+import { forecast, type ComingDay, type DatesRequest } from './outlook.ts';
 import { firstOfGardeningYear, withDays, yearOfWeather } from './thisYear.ts';
 import { windowReason } from './windowReason.ts';
 import type { DaySpan, WindowState } from './windows.ts';
-import { bandsOf, lookAhead, type BandedSpan, type YearAhead } from './yearAhead.ts';
+import {
+  predictionIntervalsOf,
+  ensembleForYear,
+  type BandedSpan,
+  type YearAhead,
+} from './yearAhead.ts';
 
 /** One step of a plan as far as its days depend on it. */
 export interface PlannedStep {
@@ -68,7 +73,7 @@ export interface Schedule {
 
 const NO_LABEL: LabelFacts = { daysToHarvest: null, reentryHours: null, mostPerYear: null };
 /** Applications of one group in a row before another must follow (common practice against resistance). */
-const MOST_IN_A_ROW = 2;
+const MAX_IN_A_ROW = 2;
 /** Groups that work at many sites, on which resistance is not known to build up: FRAC M and number-less ones. */
 const MULTI_SITE = /^FRAC (M|BM|NC)/;
 
@@ -80,8 +85,8 @@ function rotationOf(
   if (modeOfAction === null || MULTI_SITE.test(modeOfAction)) return null;
   const same = others.some((one) => one.modeOfAction === modeOfAction);
   if (same) return `Another step is of the same group ${modeOfAction}: it is no change of group.`;
-  if (list.length <= MOST_IN_A_ROW) return null;
-  return `After ${MOST_IN_A_ROW} in a row of group ${modeOfAction} use one of another group, so that resistance does not build up.`;
+  if (list.length <= MAX_IN_A_ROW) return null;
+  return `After ${MAX_IN_A_ROW} in a row of group ${modeOfAction} use one of another group, so that resistance does not build up.`;
 }
 
 const spanOf = (state: WindowState): DaySpan | null =>
@@ -94,16 +99,16 @@ export function scheduleFor(request: ScheduleRequest): Schedule {
   const normals = climateAt(places, at);
   const almanac = createAlmanacs(places)(at, observed);
   const reference = referenceYears(places);
-  const coming = comingDays(normals, request);
-  const ahead = lookAhead(normals, today, observed, south);
+  const coming = forecast(normals, request);
+  const ahead = ensembleForYear(normals, today, observed, south);
   const first = firstOfGardeningYear(today, south);
   const weather = yearOfWeather(withDays(normals, first, observed), ahead.usual, south);
   const nextFirst = firstOfGardeningYear(addDays(first, DAYS_IN_YEAR + 1), south);
   let next: YearAhead | null = null;
   const bandAround = (rule: WindowRule, span: DaySpan): BandedSpan | null => {
-    if (span.from < nextFirst) return bandsOf(rule, ahead, reference, bloom);
-    next ??= lookAhead(normals, nextFirst, [], south);
-    return bandsOf(rule, next, reference, bloom);
+    if (span.from < nextFirst) return predictionIntervalsOf(rule, ahead, reference, bloom);
+    next ??= ensembleForYear(normals, nextFirst, [], south);
+    return predictionIntervalsOf(rule, next, reference, bloom);
   };
   const inFlower = bloom === null ? null : spanOf(almanac.state(bloom, today));
   const nameOf = (id: string | null): string =>

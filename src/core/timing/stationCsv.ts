@@ -84,7 +84,7 @@ function readNumber(row: Row, column: Column, line: number): Result<number, Stat
     : fail({ line, code: 'impossible', about: `${column.name} ${text}` });
 }
 
-interface Found {
+interface StationLines {
   readonly min: Column;
   readonly max: Column;
   readonly rain: Column;
@@ -93,7 +93,7 @@ interface Found {
 
 function readRow(
   row: Row,
-  found: Found,
+  found: StationLines,
   line: number,
 ): Result<WeatherDay, readonly StationProblem[]> {
   const problems: StationProblem[] = [];
@@ -119,7 +119,7 @@ function readRow(
     : fail(problems);
 }
 
-function findColumns(fields: readonly string[]): Result<Found, readonly StationProblem[]> {
+function findColumns(fields: readonly string[]): Result<StationLines, readonly StationProblem[]> {
   const pick = (choices: readonly Column[]): Column | undefined =>
     choices.find(({ name }) => fields.includes(name));
   const [min, max, rain] = [pick(COLUMNS.min), pick(COLUMNS.max), pick(COLUMNS.rain)];

@@ -5,7 +5,13 @@ import { placeSchema } from '../schema/place.ts';
 import { parseWindow, SEASONS, type WindowRule } from '../schema/window.ts';
 import type { Almanac } from './almanac.ts';
 import { isoDay } from './calendar.ts';
-import { positionsOf, seasonPositions, travel, windowState, type DaySpan } from './windows.ts';
+import {
+  positionsOf,
+  seasonPositions,
+  transferDate,
+  windowState,
+  type DaySpan,
+} from './windows.ts';
 
 const places = [placeSchema.parse(REFERENCE_PLACE)];
 const at = (lat: number): Almanac => almanacAt({ places }, lat);
@@ -59,9 +65,9 @@ it('comes back to its start within a day, wherever it travels', () => {
       fc.integer({ min: 28, max: 52 }),
       (position, lat) => {
         const [home, away] = [at(40).year, at(lat).year];
-        const there = travel(position, home, away);
+        const there = transferDate(position, home, away);
         const [below, above] = [Math.floor(there), Math.ceil(there)].map((p) =>
-          travel(p, away, home),
+          transferDate(p, away, home),
         );
         return (below ?? NaN) <= position + 1 && (above ?? NaN) >= position - 1;
       },
@@ -73,7 +79,7 @@ it('keeps the order of dates when they travel, and the length of late-summer win
   for (const lat of [28, 33, 45, 52]) {
     const [home, away] = [at(40).year, at(lat).year];
     for (let p = 1; p < 365; p++) {
-      expect(travel(p, home, away)).toBeGreaterThanOrEqual(travel(p - 1, home, away));
+      expect(transferDate(p, home, away)).toBeGreaterThanOrEqual(transferDate(p - 1, home, away));
     }
     const { from, to } = spanOf(at(lat), '07-15..08-15', '2026-07-01');
     expect(to - from).toBeGreaterThan(14);

@@ -29,7 +29,7 @@ const TRAVEL_BASE_CELSIUS = 5;
 /** Heat above 5 C between midwinter and the warmest day at which a place counts as 1, in degree-days. */
 const STANDARD_HALF_YEAR = 3000;
 /** Highest half-year heat used, in units of the standard; above 4/3 the progress below would run backwards. */
-const MOST_HEAT = 1.3;
+const MAX_HEAT = 1.3;
 
 /** Share of a half-year's heat, 0 to 1, to progress through it, 0 to 1: at first by heat itself, at the end by the share. */
 function progress(share: number, heat: number): number {
@@ -52,7 +52,7 @@ function seasonProgress(year: SeasonYear): Float64Array {
   );
   const atPeak = totals[year.peak] ?? 1;
   const after = (totals[DAYS_IN_YEAR - 1] ?? 1) - atPeak;
-  const heat = (degreeDays: number): number => Math.min(MOST_HEAT, degreeDays / STANDARD_HALF_YEAR);
+  const heat = (degreeDays: number): number => Math.min(MAX_HEAT, degreeDays / STANDARD_HALF_YEAR);
   const made = totals.map((total, day) =>
     day <= year.peak
       ? progress(total / atPeak, heat(atPeak))
@@ -72,7 +72,7 @@ function positionOf(rising: Float64Array, value: number): number {
 }
 
 /** Where a date of one place falls at another, by equal progress through the season. Positions in, position out. */
-export function travel(position: number, from: SeasonYear, to: SeasonYear): number {
+export function transferDate(position: number, from: SeasonYear, to: SeasonYear): number {
   return positionOf(seasonProgress(to), seasonProgress(from)[position] ?? 0);
 }
 
@@ -219,8 +219,8 @@ export function positionsOf(rule: WindowRule, context: WindowContext): Placed {
       if (here.winterless) return 'always';
       const there = context.reference(rule.at);
       const [first, last] = [positionInYear(there, rule.from), positionInYear(there, rule.to)];
-      const from = Math.round(travel(first, there, here));
-      const to = Math.round(travel(last, there, here));
+      const from = Math.round(transferDate(first, there, here));
+      const to = Math.round(transferDate(last, there, here));
       return last < first ? { from, to: to + DAYS_IN_YEAR } : { from, to: Math.max(from, to) };
     }
     case 'plant':

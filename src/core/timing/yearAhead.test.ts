@@ -4,7 +4,7 @@ import { addDays, civil, dayOf, DAYS_IN_YEAR, indexOfDay } from './calendar.ts';
 import { dailyNormals, type ClimateNormals } from './climate.ts';
 import { accumulate, buildSeasonYear } from './seasonYear.ts';
 import { simulateWeather, withEvents } from './weather.ts';
-import { bandsOf, lookAhead, standsOn } from './yearAhead.ts';
+import { predictionIntervalsOf, ensembleForYear, standsOn } from './yearAhead.ts';
 
 const MAX = [2, 4, 9, 16, 22, 27, 29, 28, 24, 17, 10, 4];
 const MIN = [-7, -6, -2, 4, 10, 15, 18, 17, 13, 6, 1, -4];
@@ -68,13 +68,13 @@ describe('simulated weather', () => {
 });
 
 describe('the year ahead', () => {
-  const ahead = lookAhead(NORTH, TODAY, [], false);
+  const ahead = ensembleForYear(NORTH, TODAY, [], false);
 
   it('knows what is past and doubts what is to come', () => {
     const observed = simulateWeather(NORTH, dayOf(2026, 1, 1), TODAY - dayOf(2026, 1, 1), 3);
-    const known = lookAhead(NORTH, TODAY, observed, false);
-    const past = bandsOf(heat(60, 150), known, reference);
-    const later = bandsOf(heat(900, 1100), known, reference);
+    const known = ensembleForYear(NORTH, TODAY, observed, false);
+    const past = predictionIntervalsOf(heat(60, 150), known, reference);
+    const later = predictionIntervalsOf(heat(900, 1100), known, reference);
     expect(past?.from.early).toBe(past?.from.late);
     expect((later?.from.late ?? 0) - (later?.from.early ?? 0)).toBeGreaterThan(3);
     expect(past && standsOn(past, TODAY)).toBe('over');
@@ -82,8 +82,8 @@ describe('the year ahead', () => {
   });
 
   it('gives no date for what a year here is too cool for', () => {
-    expect(bandsOf(heat(9000, 9500), ahead, reference)).toBeNull();
-    expect(bandsOf({ kind: 'any' }, ahead, reference)).toBeNull();
+    expect(predictionIntervalsOf(heat(9000, 9500), ahead, reference)).toBeNull();
+    expect(predictionIntervalsOf({ kind: 'any' }, ahead, reference)).toBeNull();
   });
 
   it('puts bands and windows in order', () => {
@@ -92,7 +92,7 @@ describe('the year ahead', () => {
         fc.integer({ min: 20, max: 800 }),
         fc.integer({ min: 5, max: 400 }),
         (from, more) => {
-          const span = bandsOf(heat(from, from + more), ahead, reference);
+          const span = predictionIntervalsOf(heat(from, from + more), ahead, reference);
           return (
             span !== null &&
             [span.from, span.to].every(
@@ -113,10 +113,10 @@ describe('the year ahead', () => {
       maxCelsius: NORTH.maxCelsius.map((value) => value + 2),
     };
     for (const degreeDays of [100, 300, 700]) {
-      const usual = bandsOf(heat(degreeDays, degreeDays + 50), ahead, reference);
-      const early = bandsOf(
+      const usual = predictionIntervalsOf(heat(degreeDays, degreeDays + 50), ahead, reference);
+      const early = predictionIntervalsOf(
         heat(degreeDays, degreeDays + 50),
-        lookAhead(warmer, TODAY, [], false),
+        ensembleForYear(warmer, TODAY, [], false),
         reference,
       );
       expect(early?.from.median ?? Infinity).toBeLessThanOrEqual(usual?.from.median ?? 0);
@@ -125,9 +125,11 @@ describe('the year ahead', () => {
 
   it('is the same in the south half a year later, without weather of its own', () => {
     // Without simulated days on either side: today is the last day of the gardening year.
-    const north = lookAhead(NORTH, dayOf(2026, 12, 31), [], false, 30);
-    const south = lookAhead(SOUTH, dayOf(2026, 6, 30), [], true, 30);
-    const [a, b] = [north, south].map((year) => bandsOf(heat(200, 400), year, reference));
+    const north = ensembleForYear(NORTH, dayOf(2026, 12, 31), [], false, 30);
+    const south = ensembleForYear(SOUTH, dayOf(2026, 6, 30), [], true, 30);
+    const [a, b] = [north, south].map((year) =>
+      predictionIntervalsOf(heat(200, 400), year, reference),
+    );
     if (!a || !b) throw new Error('no bands');
     const offset = indexOfDay(a.from.median) - ((indexOfDay(b.from.median) + 184) % DAYS_IN_YEAR);
     expect(Math.abs(offset)).toBeLessThanOrEqual(3);
@@ -147,19 +149,19 @@ describe('years of the station', () => {
   const spring = dayOf(2026, 3, 1);
 
   it('take part in the year ahead as they came', () => {
-    const { members } = lookAhead(NORTH, spring, pastYear(15), false);
+    const { members } = ensembleForYear(NORTH, spring, pastYear(15), false);
     expect(members).toHaveLength(30);
     expect(members[0]?.maxCelsius[200]).toBe(20);
     expect(members[1]?.maxCelsius[200]).not.toBe(20);
   });
   it('take no part when most of their days are missing', () => {
-    const { members } = lookAhead(NORTH, spring, pastYear(15).slice(0, 150), false);
+    const { members } = ensembleForYear(NORTH, spring, pastYear(15).slice(0, 150), false);
     expect(members[0]?.maxCelsius[200]).not.toBe(20);
   });
 });
 
 it('expects the heat that the years of the future have on average', () => {
-  const { members, usual } = lookAhead(NORTH, dayOf(2026, 1, 1), [], false, 80);
+  const { members, usual } = ensembleForYear(NORTH, dayOf(2026, 1, 1), [], false, 80);
   for (const position of [120, 180, 300]) {
     const mean =
       members.reduce((sum, year) => sum + (accumulate(year, 10)[position] ?? 0), 0) /

@@ -20,8 +20,8 @@ export interface YearAhead {
 /** Mean length of a year in days (Gregorian calendar). */
 const DAYS_IN_CYCLE = 365.2425;
 /** A year of the station takes part when it knows at least this share of the days to come. */
-const LEAST_KNOWN = 0.9;
-const MOST_OWN_YEARS = 15;
+const MIN_KNOWN = 0.9;
+const MAX_OWN_YEARS = 15;
 
 /**
  * What the rest of the year was like in earlier years of the station, moved to this one; the last year last. Only years that
@@ -42,7 +42,7 @@ function ownYears(
     days.push({ ...one, day: moved });
     byYear.set(back, days);
   }
-  const wanted = LEAST_KNOWN * (first + DAYS_IN_YEAR - today);
+  const wanted = MIN_KNOWN * (first + DAYS_IN_YEAR - today);
   return [...byYear]
     .filter(([, days]) => days.length >= wanted)
     .sort(([a], [b]) => b - a)
@@ -50,7 +50,7 @@ function ownYears(
 }
 
 /** Least number of members from which a band of 80 % is read. */
-export const LEAST_MEMBERS = 30;
+export const MIN_MEMBERS = 30;
 const SEED = 7919;
 
 /**
@@ -58,19 +58,19 @@ const SEED = 7919;
  * years of the station, at most half of the members, and simulated. Observed days need not be complete; a missing day is
  * taken as normal.
  */
-export function lookAhead(
+export function ensembleForYear(
   normals: ClimateNormals,
   today: Day,
   observed: readonly WeatherDay[],
   south: boolean,
-  count: number = LEAST_MEMBERS,
+  count: number = MIN_MEMBERS,
 ): YearAhead {
   const usual = buildSeasonYear(normals, south);
   const first = firstOfGardeningYear(today, south);
   const known = observed.filter(({ day }) => day < today);
   const start = startAfter(known, normals);
   const rest = first + DAYS_IN_YEAR - today;
-  const own = ownYears(known, first, today).slice(-MOST_OWN_YEARS);
+  const own = ownYears(known, first, today).slice(-MAX_OWN_YEARS);
   const members = Array.from({ length: count }, (_, k): SeasonYear => {
     const later = own[k] ?? simulateWeather(normals, today, rest, SEED * (k + 1), start);
     return yearOfWeather(withDays(normals, first, [...later, ...known]), usual, south);
@@ -94,7 +94,7 @@ export interface BandedSpan {
 /** Stands where there are no days to tell. */
 const NO_DAY = dayOf(1970, 1, 1);
 
-function band(days: readonly Day[]): BandedDay {
+function predictionInterval(days: readonly Day[]): BandedDay {
   const sorted = [...days].sort((a, b) => a - b);
   return {
     early: percentile(sorted, 0.1) ?? NO_DAY,
@@ -107,7 +107,7 @@ function band(days: readonly Day[]): BandedDay {
  * When a window is open in the gardening year around today, with bands; null when it is always or never open, or in
  * fewer than half of the members. Spans of the members are those that start in the same year.
  */
-export function bandsOf(
+export function predictionIntervalsOf(
   rule: WindowRule,
   { first, usual, members: all }: YearAhead,
   reference: WindowContext['reference'],
@@ -122,7 +122,10 @@ export function bandsOf(
     return [{ from: at(positions.from), to: at(positions.to) }];
   });
   if (spans.length === 0 || 2 * spans.length < members.length) return null;
-  return { from: band(spans.map(({ from }) => from)), to: band(spans.map(({ to }) => to)) };
+  return {
+    from: predictionInterval(spans.map(({ from }) => from)),
+    to: predictionInterval(spans.map(({ to }) => to)),
+  };
 }
 
 /** How a window with bands stands on a day, by its medians. */

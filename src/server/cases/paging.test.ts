@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { openOwnDatabase, openServer } from '../../test/serverApp.ts';
-import { freshPlant } from '../../contracts/applyCaseEvent.ts';
+import { emptyPlant } from '../../contracts/applyCaseEvent.ts';
 import { casePageSchema, type CaseSummary } from '../../contracts/cases.ts';
 import { cases } from '../db/schema.ts';
 import { insertCase } from './queries.ts';
@@ -20,7 +20,7 @@ beforeAll(async () => {
   for (let i = 0; i < COUNT; i++) {
     // Several were opened in the same moment: the id then decides.
     const openedAt = new Date(Date.UTC(2026, 5, 13, 8, Math.floor(i / 3))).toISOString();
-    const plant = freshPlant('plant-1', '2026-06-13', office.place);
+    const plant = emptyPlant('plant-1', '2026-06-13', office.place);
     await insertCase(db, office.id, { id: randomUUID(), channel: 'phone', openedAt, plant });
   }
   await db.update(cases).set({ callBackOn: '2026-06-20' });

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { appendEventsSchema } from '../../contracts/caseEvents.ts';
 import { openCaseSchema } from '../../contracts/cases.ts';
 import type { Problem } from '../../contracts/problem.ts';
-import type { ClinicOffice } from '../clinic/office.ts';
+import type { ClinicContext } from '../clinic/clinicContext.ts';
 import type { Connection } from '../db/connect.ts';
 import { readBody } from '../http/problems.ts';
 import { fromDatabase, type Reply } from '../http/respond.ts';
@@ -64,7 +64,7 @@ function pageKeyOf({ query: { after } }: Request): PageKey | null | undefined {
 }
 
 /** Routes below `/api/cases`. */
-export function caseRoutes(connection: Connection, office: ClinicOffice): Router {
+export function caseRoutes(connection: Connection, office: ClinicContext): Router {
   const routes = Router();
 
   routes.get(

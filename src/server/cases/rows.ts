@@ -3,8 +3,8 @@ import {
   NO_PLAN,
   type CasePlant,
   type CaseRecord,
-  type KeptAnswer,
-  type KeptOutcome,
+  type StoredAnswer,
+  type StoredOutcome,
 } from '../../contracts/cases.ts';
 import type { casePlants, cases, enquirers, observations } from '../db/schema.ts';
 
@@ -19,11 +19,11 @@ export interface CaseRows {
   readonly observations: readonly ObservationRow[];
 }
 
-function toAnswer({ answerId, finding, present, choice, sure }: ObservationRow): KeptAnswer {
+function toAnswer({ answerId, finding, present, choice, sure }: ObservationRow): StoredAnswer {
   return { id: answerId, finding, value: present ?? choice ?? 'unknown', sure };
 }
 
-function toOutcome({ outcomeCause, outcomeConfirmed, outcomeOn }: PlantRow): KeptOutcome | null {
+function toOutcome({ outcomeCause, outcomeConfirmed, outcomeOn }: PlantRow): StoredOutcome | null {
   if (outcomeCause === null || outcomeConfirmed === null || outcomeOn === null) return null;
   return { cause: outcomeCause, confirmed: outcomeConfirmed, on: outcomeOn };
 }

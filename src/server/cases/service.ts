@@ -1,10 +1,10 @@
 import { appendEvents } from '../../contracts/appendEvents.ts';
-import { freshPlant } from '../../contracts/applyCaseEvent.ts';
+import { emptyPlant } from '../../contracts/applyCaseEvent.ts';
 import type { Appended, Changes } from '../../contracts/caseEvents.ts';
 import type { CasePage, CaseRecord, CaseSummary, OpenCase } from '../../contracts/cases.ts';
 import { addDays, isoDay, parseDay } from '../../core/timing/calendar.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
-import type { ClinicOffice } from '../clinic/office.ts';
+import type { ClinicContext } from '../clinic/clinicContext.ts';
 import type { Database, Queries } from '../db/connect.ts';
 import { errorCode } from '../db/errors.ts';
 import {
@@ -48,10 +48,10 @@ export function findCase(db: Database, id: string): Promise<CaseRecord | null> {
 /** Opens a case with one empty plant at the clinic's place and date; the same id again returns the case that is there. */
 export async function openCase(
   db: Database,
-  office: ClinicOffice,
+  office: ClinicContext,
   { id, channel }: OpenCase,
 ): Promise<CaseRecord> {
-  const plant = freshPlant('plant-1', office.today(), office.place);
+  const plant = emptyPlant('plant-1', office.today(), office.place);
   await db.transaction((tx) =>
     insertCase(tx, office.id, { id, channel, openedAt: office.now().toISOString(), plant }),
   );
@@ -71,7 +71,7 @@ const IS_TAKEN = '23505';
 /** Appends inside a transaction. */
 async function appendLocked(
   tx: Queries,
-  office: ClinicOffice,
+  office: ClinicContext,
   id: string,
   { baseVersion, events }: Sending,
 ): Promise<Result<Appended, CaseProblem>> {
@@ -97,7 +97,7 @@ async function appendLocked(
  */
 export async function append(
   db: Database,
-  office: ClinicOffice,
+  office: ClinicContext,
   id: string,
   sending: Sending,
 ): Promise<Result<Appended, CaseProblem>> {

@@ -7,7 +7,7 @@ import type { Connection, Database } from '../db/connect.ts';
 import { caseEvents, casePlants, clinics } from '../db/schema.ts';
 import { readBody } from '../http/problems.ts';
 import { fromDatabase, type Reply } from '../http/respond.ts';
-import type { ClinicOffice } from './office.ts';
+import type { ClinicContext } from './clinicContext.ts';
 
 const monthOf = (isoDate: string): number => Number(isoDate.slice(5, 7));
 
@@ -28,7 +28,7 @@ async function readOutcomes(db: Database): Promise<Outcome[]> {
   });
 }
 
-async function readExperience(db: Database, office: ClinicOffice): Promise<ClinicExperience> {
+async function readExperience(db: Database, office: ClinicContext): Promise<ClinicExperience> {
   const [row] = await db
     .select({ learning: clinics.learning })
     .from(clinics)
@@ -40,7 +40,7 @@ async function readExperience(db: Database, office: ClinicOffice): Promise<Clini
   return { learning: row?.learning ?? true, seen };
 }
 
-const MOST_PHRASES = 500;
+const MAX_PHRASES = 500;
 
 /** Words that advisors tied to findings, over all cases of the clinic. */
 async function readTiedPhrases(db: Database): Promise<TiedPhrases> {
@@ -53,12 +53,12 @@ async function readTiedPhrases(db: Database): Promise<TiedPhrases> {
     .where(sql`${caseEvents.event} ->> 'kind' = 'phrase-tied'`)
     .groupBy(finding, said)
     .orderBy(desc(times), finding, said)
-    .limit(MOST_PHRASES);
+    .limit(MAX_PHRASES);
   return { phrases };
 }
 
 /** The clinic, and what it has learned from its confirmed cases. */
-export function clinicRoutes(connection: Connection, office: ClinicOffice): Router {
+export function clinicRoutes(connection: Connection, office: ClinicContext): Router {
   const routes = Router();
   routes.get('/', (_request, response) => {
     const { name, region, place } = office;

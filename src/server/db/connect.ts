@@ -24,7 +24,7 @@ export interface Connection {
   readonly migrate: (folder: string) => Promise<void>;
   readonly close: () => Promise<void>;
   /** Runs work while no other server of this database does: servers may start at the same moment. */
-  readonly alone: <T>(work: () => Promise<T>) => Promise<T>;
+  readonly withStartupLock: <T>(work: () => Promise<T>) => Promise<T>;
   /**
    * Runs work again when the database was lost on the way, some times within about two seconds. The work must be
    * repeatable: after a lost answer it may have been done already.
@@ -154,7 +154,7 @@ export function connect(
         };
         pool.query('select 1').then(done(true), done(false));
       }),
-    alone: async (work) => {
+    withStartupLock: async (work) => {
       const client = await pool.connect();
       try {
         await takeStartLock(client);

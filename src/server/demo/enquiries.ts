@@ -1,4 +1,4 @@
-import type { CaseStatus, KeptAnswer } from '../../contracts/cases.ts';
+import type { CaseStatus, StoredAnswer } from '../../contracts/cases.ts';
 
 /** One invented enquiry of the demonstration. */
 export interface DemoEnquiry {
@@ -9,7 +9,7 @@ export interface DemoEnquiry {
   readonly enquirer: { readonly name: string; readonly contact: string };
   readonly callBackOn: string | null;
   readonly words: string;
-  readonly answers?: readonly Omit<KeptAnswer, 'id'>[];
+  readonly answers?: readonly Omit<StoredAnswer, 'id'>[];
 }
 
 const id = (n: number): string => `5e0a7d1c-0000-4000-8000-${String(n).padStart(12, '0')}`;

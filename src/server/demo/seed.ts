@@ -1,9 +1,9 @@
 import { createHash } from 'node:crypto';
 import { appendEvents } from '../../contracts/appendEvents.ts';
-import { freshPlant } from '../../contracts/applyCaseEvent.ts';
+import { emptyPlant } from '../../contracts/applyCaseEvent.ts';
 import type { CaseEvent, SentEvent } from '../../contracts/caseEvents.ts';
 import { insertCase, insertEvents, readCase, saveCase } from '../cases/queries.ts';
-import type { ClinicOffice } from '../clinic/office.ts';
+import type { ClinicContext } from '../clinic/clinicContext.ts';
 import type { Database } from '../db/connect.ts';
 import { DEMO_ENQUIRIES, type DemoEnquiry } from './enquiries.ts';
 
@@ -35,8 +35,12 @@ function idOf(caseId: string, index: number): string {
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }
 
-async function seedOne(db: Database, office: ClinicOffice, enquiry: DemoEnquiry): Promise<boolean> {
-  const plant = freshPlant(PLANT_ID, enquiry.openedAt.slice(0, 10), office.place);
+async function seedOne(
+  db: Database,
+  office: ClinicContext,
+  enquiry: DemoEnquiry,
+): Promise<boolean> {
+  const plant = emptyPlant(PLANT_ID, enquiry.openedAt.slice(0, 10), office.place);
   return db.transaction(async (tx) => {
     if (await readCase(tx, enquiry.id, false)) return false;
     if (!(await insertCase(tx, office.id, { ...enquiry, plant }))) return false;
@@ -58,7 +62,7 @@ async function seedOne(db: Database, office: ClinicOffice, enquiry: DemoEnquiry)
 }
 
 /** Adds the enquiries of the demonstration that are not there yet; returns how many were added. */
-export async function seedDemo(db: Database, office: ClinicOffice): Promise<number> {
+export async function seedDemo(db: Database, office: ClinicContext): Promise<number> {
   let added = 0;
   for (const enquiry of DEMO_ENQUIRIES) if (await seedOne(db, office, enquiry)) added++;
   return added;

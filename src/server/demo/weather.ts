@@ -3,7 +3,7 @@ import type { Place } from '../../core/schema/place.ts';
 import { addDays, civil, dayOf, isoDay, parseDay } from '../../core/timing/calendar.ts';
 import { climateAt } from '../../core/timing/climate.ts';
 import { simulateWeather, withEvents, type WeatherEvent } from '../../core/timing/weather.ts';
-import type { ClinicOffice } from '../clinic/office.ts';
+import type { ClinicContext } from '../clinic/clinicContext.ts';
 import type { Database } from '../db/connect.ts';
 import { weatherDays } from '../db/schema.ts';
 
@@ -22,7 +22,7 @@ function eventsOf(year: number): readonly WeatherEvent[] {
 /** Writes a simulated station from 1 January to yesterday, unless the clinic has weather; returns the number of days. */
 export async function seedWeather(
   db: Database,
-  office: ClinicOffice,
+  office: ClinicContext,
   places: readonly Place[],
 ): Promise<number> {
   const known = await db

@@ -40,7 +40,7 @@ export function readBody<T>(schema: z.ZodType<T>, body: unknown): Result<T, Prob
 }
 
 /** Largest request body, in bytes. */
-export const MOST_BODY_BYTES = 1_000_000;
+export const MAX_BODY_BYTES = 1_000_000;
 
 /** Errors that Express and its parsers throw for what a client sent. */
 const thrownByExpress = z.object({
@@ -70,7 +70,7 @@ function problemOf(error: unknown): Problem | null {
       return {
         code: 'too-large',
         field: 'body',
-        message: `The body is larger than ${MOST_BODY_BYTES} bytes.`,
+        message: `The body is larger than ${MAX_BODY_BYTES} bytes.`,
         cure: 'Send the part about one plant.',
       };
     default:

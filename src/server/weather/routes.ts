@@ -13,13 +13,13 @@ import {
   type StationProblem,
   type StationRecord,
 } from '../../core/timing/stationCsv.ts';
-import type { ClinicOffice } from '../clinic/office.ts';
+import type { ClinicContext } from '../clinic/clinicContext.ts';
 import type { Connection, Database } from '../db/connect.ts';
 import { weatherDays } from '../db/schema.ts';
 import { readBody } from '../http/problems.ts';
 import { fromDatabase, type Reply } from '../http/respond.ts';
 
-async function readWeather(db: Database, office: ClinicOffice): Promise<ClinicWeather> {
+async function readWeather(db: Database, office: ClinicContext): Promise<ClinicWeather> {
   const rows = await db
     .select()
     .from(weatherDays)
@@ -78,10 +78,10 @@ async function keepWeather(
   };
 }
 
-const MOST_TOLD = 8;
+const MAX_TOLD = 8;
 
 function unreadable(problems: readonly StationProblem[]): Problem {
-  const told = problems.slice(0, MOST_TOLD).map(problemInWords);
+  const told = problems.slice(0, MAX_TOLD).map(problemInWords);
   const more = problems.length - told.length;
   return {
     code: 'invalid-field',
@@ -92,7 +92,7 @@ function unreadable(problems: readonly StationProblem[]): Problem {
 }
 
 /** Routes below `/api/weather`. */
-export function weatherRoutes(connection: Connection, office: ClinicOffice): Router {
+export function weatherRoutes(connection: Connection, office: ClinicContext): Router {
   const routes = Router();
   routes.get(
     '/',

@@ -16,7 +16,7 @@ export interface FindingQuery {
 /** Findings that fit, the likeliest to be meant first. */
 export type FindingSearch = (query: FindingQuery) => readonly Finding[];
 
-const MOST_FOUND = 40;
+const MAX_FOUND = 40;
 
 /** The words of phrases, without the signs of the phrase language. */
 const wordsOf = (phrases: readonly string[]): string =>
@@ -59,6 +59,6 @@ export function makeFindingSearch(library: Library): FindingSearch {
     return [...found.filter(isShown), ...found.filter((one) => !isShown(one))]
       .filter((one) => part === null || one.part === part)
       .filter((one) => words.trim() !== '' || isShown(one))
-      .slice(0, MOST_FOUND);
+      .slice(0, MAX_FOUND);
   };
 }

@@ -17,7 +17,7 @@ const SPARSE: ReadonlySet<PlateMark['kind']> = new Set([
   'slime',
   'cracks',
 ]);
-const MOST_SPARSE = 3;
+const MAX_SPARSE = 3;
 
 /** Draws a mark on a strip. `share` is the part of the mark that falls to this strip; the same seed gives the same places. */
 export function drawMark(
@@ -35,7 +35,7 @@ export function drawMark(
     tint: (otherwise) => TINTS[mark.colour ?? otherwise],
   };
   const whole = SPARSE.has(mark.kind)
-    ? Math.min(MOST_SPARSE, COUNT[mark.amount])
+    ? Math.min(MAX_SPARSE, COUNT[mark.amount])
     : COUNT[mark.amount];
   const count = mark.kind === 'circling' ? 1 : Math.max(1, Math.round(whole * share));
   return spotsOf(pen, count).flatMap((spot) => DRAWN[mark.kind](pen, spot));

@@ -13,7 +13,7 @@ import { makeFindingSearch, type FindingSearch } from '../../library/findingSear
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Quietly } from './common/layout.ts';
 import { PlantPicture } from './PlantPicture.tsx';
-import { useHappen } from './common/useCase.ts';
+import { useRecordEvent } from './common/useCase.ts';
 
 const Over = styled(ModalOverlay)`
   position: fixed;
@@ -49,7 +49,7 @@ const Body = styled.div`
     grid-template-columns: 1fr;
   }
 `;
-const Found = styled.ul`
+const FoundSection = styled.ul`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
   gap: 0 18px;
@@ -111,7 +111,7 @@ interface AddFindingProps {
 
 /** Adds what was not understood, or what is seen, by word or by sight. */
 export function AddFinding({ plant, host, said, onClose }: AddFindingProps) {
-  const happen = useHappen();
+  const happen = useRecordEvent();
   const { search, failed } = useFindingSearch();
   const [words, setWords] = useState(said);
   const [part, setPart] = useState<Part | null>(null);
@@ -153,7 +153,7 @@ export function AddFinding({ plant, host, said, onClose }: AddFindingProps) {
                   the text.
                 </Notice>
               )}
-              <Found>
+              <FoundSection>
                 {found.map((one) => (
                   <FoundFinding
                     key={one.id}
@@ -162,7 +162,7 @@ export function AddFinding({ plant, host, said, onClose }: AddFindingProps) {
                     onTell={(value) => tell(one, value)}
                   />
                 ))}
-              </Found>
+              </FoundSection>
             </div>
           </Body>
         </Dialog>

@@ -2,13 +2,13 @@ import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { newId } from '../../../contracts/ids.ts';
-import { PLANT_QUESTION } from '../../../core/questions/drafts.ts';
+import { PLANT_QUESTION } from '../../../core/questions/candidates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { ColumnTitle } from './common/layout.ts';
-import { useHappen } from './common/useCase.ts';
+import { useRecordEvent } from './common/useCase.ts';
 
 type Question = ConsultResponse['ask'][number];
 
@@ -75,7 +75,7 @@ interface AskPanelProps {
 
 /** At most three questions, the most useful first, ready to read aloud. */
 export function AskPanel({ plant, answer }: AskPanelProps) {
-  const happen = useHappen();
+  const happen = useRecordEvent();
   const tell = (finding: string, value: boolean | string): void =>
     void happen(
       finding === PLANT_QUESTION && typeof value === 'string' && value !== 'unknown'

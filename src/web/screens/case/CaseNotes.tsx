@@ -6,7 +6,7 @@ import { refusedDropped } from '../../store/cases/casesSlice.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { restoreEvent } from './restoreEvent.ts';
 import { tabTitle } from './tabTitle.ts';
-import { useCaseId, useHappen } from './common/useCase.ts';
+import { useCaseId, useRecordEvent } from './common/useCase.ts';
 
 const Area = styled.section`
   max-height: 30vh;
@@ -61,7 +61,7 @@ function ConflictItem({
   readonly conflict: Conflict;
   readonly about: string;
 }) {
-  const happen = useHappen();
+  const happen = useRecordEvent();
   const { id, field, kept, other, otherBy } = conflict;
   const settle = (): void => void happen({ kind: 'conflict-settled', conflictId: id });
   const restore = restoreEvent(conflict);

@@ -25,8 +25,8 @@ import { KeysDialog } from './KeysDialog.tsx';
 import { Column, Columns } from './common/layout.ts';
 import { PlantTabs } from './PlantTabs.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
-import { Strip } from './Strip.tsx';
-import { CaseContext, useHappen } from './common/useCase.ts';
+import { CaseHeader } from './CaseHeader.tsx';
+import { CaseContext, useRecordEvent } from './common/useCase.ts';
 
 const Page = styled.main`
   display: grid;
@@ -62,9 +62,9 @@ function useCaseLoaded(id: string, round: number): void {
 function selectedWords(): string {
   const box = document.getElementById('words');
   if (!(box instanceof HTMLTextAreaElement)) return '';
-  return box.value.slice(box.selectionStart, box.selectionEnd).trim().slice(0, LONGEST_PHRASE);
+  return box.value.slice(box.selectionStart, box.selectionEnd).trim().slice(0, MAX_PHRASE);
 }
-const LONGEST_PHRASE = 200;
+const MAX_PHRASE = 200;
 
 function hostOf(id: string | null): PlantId | null {
   const read = plantIdSchema.safeParse(id);
@@ -118,7 +118,7 @@ function OpenCase({ record, plant }: OpenCaseProps) {
   const caseId = record.id;
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const happen = useHappen();
+  const happen = useRecordEvent();
   const [keysShown, setKeysShown] = useState(false);
   const [dates, setDates] = useState(false);
   const [adding, setAdding] = useState<string | null>(null);
@@ -146,7 +146,7 @@ function OpenCase({ record, plant }: OpenCaseProps) {
   return (
     <Page>
       <PlantTabs record={record} active={plant.id} answer={answer} onShow={show} onAdd={addPlant} />
-      <Strip record={record} plant={plant} answer={answer} />
+      <CaseHeader record={record} plant={plant} answer={answer} />
       <CaseNotes record={record} />
       <Work>
         <Columns>

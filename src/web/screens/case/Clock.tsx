@@ -8,7 +8,7 @@ const Figures = styled.span`
 `;
 
 /** A call is over after so many seconds; older cases show no clock. */
-const LONGEST_CALL_SECONDS = 4 * 3600;
+const MAX_CALL_SECONDS = 4 * 3600;
 
 /** A quiet clock since this page took up the call. */
 export function Clock({ since, running }: { readonly since: string; readonly running: boolean }) {
@@ -19,7 +19,7 @@ export function Clock({ since, running }: { readonly since: string; readonly run
     return () => clearInterval(timer);
   }, []);
   const seconds = Math.floor((now - start) / 1000);
-  if (!running || seconds > LONGEST_CALL_SECONDS) return null;
+  if (!running || seconds > MAX_CALL_SECONDS) return null;
   return (
     <Figures
       role="timer"

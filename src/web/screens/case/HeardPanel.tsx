@@ -1,7 +1,7 @@
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
-import { MOST_CHARACTERS, type ConsultResponse } from '../../../contracts/consult.ts';
+import { MAX_CHARACTERS, type ConsultResponse } from '../../../contracts/consult.ts';
 import { newId } from '../../../contracts/ids.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
@@ -11,7 +11,7 @@ import { Column, ColumnTitle, Quietly } from './common/layout.ts';
 import { MarkedText, type Mark } from './MarkedText.tsx';
 import { PART_WORDS } from './partWords.ts';
 import { SeveralPlants } from './SeveralPlants.tsx';
-import { useEditsBetween, useHappen, useTyping } from './common/useCase.ts';
+import { useEditsBetween, useRecordEvent, useTyping } from './common/useCase.ts';
 
 const Part = styled.h3`
   font-size: 13px;
@@ -71,7 +71,7 @@ function focusRow(row: HTMLElement | undefined): void {
 }
 
 function EvidenceItem({ plant, one }: { readonly plant: CasePlant; readonly one: Evidence }) {
-  const happen = useHappen();
+  const happen = useRecordEvent();
   const { finding, label, state, byHand } = one;
   const set = (value: boolean | 'unknown', sure: number) => () =>
     void happen({
@@ -207,7 +207,7 @@ export function HeardPanel({ plant, answer, onAdd }: HeardPanelProps) {
         label="The enquirer's words"
         value={plant.words}
         marks={marksOf(plant, answer)}
-        max={MOST_CHARACTERS}
+        max={MAX_CHARACTERS}
         onType={type}
         editsBetween={editsBetween}
       />

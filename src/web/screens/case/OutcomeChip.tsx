@@ -7,7 +7,7 @@ import { Chip } from '../../kit/Chip.tsx';
 import { Choices } from '../../kit/fields.tsx';
 import { switchLearning } from '../../store/actions.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { useHappen } from './common/useCase.ts';
+import { useRecordEvent } from './common/useCase.ts';
 
 const HOW = [
   { id: 'laboratory', text: 'A laboratory found it' },
@@ -44,7 +44,7 @@ function offered(answer: ConsultResponse | null, chosen: string | undefined) {
 
 /** What it proved to be, and how that is known; it teaches what is common here. */
 export function OutcomeChip({ plant, answer }: OutcomeChipProps) {
-  const happen = useHappen();
+  const happen = useRecordEvent();
   const today = useAppSelector((state) => state.desk.clinic?.today ?? plant.date);
   const { outcome, id: plantId } = plant;
   const causes = offered(answer, outcome?.cause);

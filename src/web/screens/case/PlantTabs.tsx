@@ -5,7 +5,7 @@ import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { DateField } from '../../kit/DateField.tsx';
 import { Key } from '../../kit/Key.tsx';
-import { useHappen } from './common/useCase.ts';
+import { useRecordEvent } from './common/useCase.ts';
 import { OutcomeChip } from './OutcomeChip.tsx';
 import { SavedMark } from './SavedMark.tsx';
 import { tabTitle } from './tabTitle.ts';
@@ -41,7 +41,7 @@ const Right = styled.div`
 
 /** When to ring back; booking a day puts the case on the Desk's list, clearing it takes it off. */
 function CallBackChip({ record }: { readonly record: CaseRecord }) {
-  const happen = useHappen();
+  const happen = useRecordEvent();
   const { callBackOn } = record;
   return (
     <Chip name="Call back" value={callBackOn === null ? 'not booked' : briefDate(callBackOn)}>

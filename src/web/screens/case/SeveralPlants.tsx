@@ -6,7 +6,7 @@ import { newId } from '../../../contracts/ids.ts';
 import { diffText } from '../../../contracts/textEdits.ts';
 import { plantShown } from '../../store/cases/casesSlice.ts';
 import { useAppDispatch } from '../../store/store.ts';
-import { useCaseId, useHappen } from './common/useCase.ts';
+import { useCaseId, useRecordEvent } from './common/useCase.ts';
 import { midSentence } from '../../../core/util/midSentence.ts';
 
 const Offer = styled.p`
@@ -27,7 +27,7 @@ interface SeveralPlantsProps {
 
 /** When the words are about several plants: gives each its own tab with its sentences. */
 export function SeveralPlants({ plant, answer }: SeveralPlantsProps) {
-  const happen = useHappen();
+  const happen = useRecordEvent();
   const dispatch = useAppDispatch();
   const caseId = useCaseId();
   const parts = answer?.parts ?? [];

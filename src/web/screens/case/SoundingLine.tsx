@@ -69,9 +69,9 @@ const Foot = styled.p`
 `;
 
 /** Half the width of the line's column, less a margin, in pixels; reached at so many decibans. */
-const LONGEST_KNOT = 36;
+const MAX_KNOT = 36;
 const FULL_DECIBANS = 20;
-const SHORTEST_KNOT = 5;
+const MIN_KNOT = 5;
 
 interface KnotShape {
   readonly finding: string;
@@ -98,10 +98,7 @@ function knotsOf(plant: CasePlant, answer: ConsultResponse): readonly KnotShape[
 }
 
 function placeKnot(decibans: number, index: number, count: number): React.CSSProperties {
-  const length = Math.max(
-    SHORTEST_KNOT,
-    Math.min(1, Math.abs(decibans) / FULL_DECIBANS) * LONGEST_KNOT,
-  );
+  const length = Math.max(MIN_KNOT, Math.min(1, Math.abs(decibans) / FULL_DECIBANS) * MAX_KNOT);
   const top = `${((index + 0.7) / Math.max(count + 1, 7)) * 84}%`;
   return decibans >= 0 ? { top, left: '50%', width: length } : { top, right: '50%', width: length };
 }

@@ -1,5 +1,5 @@
 import { OPENED_CASE } from '../../../test/caseRecord.ts';
-import type { CasePlant, KeptAnswer } from '../../../contracts/cases.ts';
+import type { CasePlant, StoredAnswer } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { listEvidence } from './evidence.ts';
 
@@ -15,7 +15,7 @@ const ANSWER = {
   heard: [heard('webs'), heard('spots', false), heard('holes', true, 0.6)],
   causes: [],
 };
-const states = (answers: KeptAnswer[]): Record<string, string> => {
+const states = (answers: StoredAnswer[]): Record<string, string> => {
   const [first] = OPENED_CASE.plants;
   if (!first) throw new Error('the case has a plant');
   const plant: CasePlant = { ...first, answers };

@@ -1,4 +1,4 @@
-import { heardText } from '../../../core/language/unheard.ts';
+import { withoutBoilerplate } from '../../../core/language/boilerplate.ts';
 
 const TITLE_WORDS = 4;
 /** What a clause begins with that was taken out of a sentence. */
@@ -7,7 +7,7 @@ const LEADS_IN = /^[^\p{L}\p{N}]*(?:(?:and|but|while|whereas) )?/iu;
 /** What a plant of a call is called: the plant that was chosen, or else the first words about it; no greeting and no name of the enquirer. */
 export function tabTitle(words: string, plant: string | null, position: number): string {
   if (plant !== null) return plant.replaceAll('-', ' ');
-  const opening = heardText(words).replace(LEADS_IN, '').split(' ').slice(0, TITLE_WORDS);
+  const opening = withoutBoilerplate(words).replace(LEADS_IN, '').split(' ').slice(0, TITLE_WORDS);
   const start = opening.join(' ').replace(/[.,;:]$/, '');
   return start === '' ? `Plant ${position + 1}` : start;
 }

@@ -4,19 +4,19 @@ import type { Cause, TreatmentOption } from '../../../core/schema/cause.ts';
 import type { FindingId, PlantId, TreatmentId } from '../../../core/schema/common.ts';
 import { midSentence } from '../../../core/util/midSentence.ts';
 import { Notice } from '../../kit/Notice.tsx';
-import type { Shelf } from '../../library/shelf.ts';
+import type { LibraryIndex } from '../../library/libraryIndex.ts';
 import { Facts, Halves, HowOften, PlantLinks, Quiet, Sheet } from './parts.tsx';
-import type { Reading } from '../../library/useShelf.ts';
+import type { LibraryReading } from '../../library/useLibrary.ts';
 import { capital, harmInWords, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip, type StripRow } from './YearStrip.tsx';
 
-const findingOf = (shelf: Shelf, id: FindingId) =>
+const findingOf = (shelf: LibraryIndex, id: FindingId) =>
   shelf.library.findings.find((one) => one.id === id);
-const treatmentOf = (shelf: Shelf, id: TreatmentId) =>
+const treatmentOf = (shelf: LibraryIndex, id: TreatmentId) =>
   shelf.library.treatments.find((one) => one.id === id);
 
 /** The lines of a cause's year: when it is seen, its stages, and what has a window of its own. */
-function stripRows(shelf: Shelf, cause: Cause): readonly StripRow[] {
+function stripRows(shelf: LibraryIndex, cause: Cause): readonly StripRow[] {
   const stages = cause.stages.map(({ name, when }) => ({
     name,
     rule: when,
@@ -32,7 +32,7 @@ function stripRows(shelf: Shelf, cause: Cause): readonly StripRow[] {
   return [{ name: 'Seen', rule: cause.seen, kind: 'cause' }, ...stages, ...steps];
 }
 
-function Shows({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause }) {
+function Shows({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause: Cause }) {
   const list = (Object.entries(cause.findings) as [FindingId, Frequency][]).sort(
     (a, b) => FREQUENCY[b[1]] - FREQUENCY[a[1]],
   );
@@ -56,7 +56,7 @@ function Shows({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause 
   );
 }
 
-function Plants({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause }) {
+function Plants({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause: Cause }) {
   const names = new Map(shelf.library.plants.map(({ id, name }) => [id, name]));
   const byWord = new Map<string, PlantId[]>();
   for (const [id, word] of Object.entries(cause.hosts) as [PlantId, string][])
@@ -86,19 +86,19 @@ function Plants({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause
   );
 }
 
-const namesOf = (shelf: Shelf, kinds: readonly PlantId[]): string =>
+const namesOf = (shelf: LibraryIndex, kinds: readonly PlantId[]): string =>
   kinds
     .map((id) => shelf.library.plants.find((one) => one.id === id)?.name ?? id)
     .map(midSentence)
     .join(', ');
 
 /** The kinds of plant that a treatment is for, where it is not for all. */
-function forWhich(shelf: Shelf, { only, except }: TreatmentOption): string {
+function forWhich(shelf: LibraryIndex, { only, except }: TreatmentOption): string {
   const [those, others] = [namesOf(shelf, only ?? []), namesOf(shelf, except ?? [])];
   return `${those && `; only for: ${those}`}${others && `; not for: ${others}`}`;
 }
 
-function WhatToDo({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause }) {
+function WhatToDo({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause: Cause }) {
   return (
     <section>
       <h2>What helps</h2>
@@ -134,7 +134,7 @@ function WhatToDo({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cau
   );
 }
 
-function LookAlikes({ shelf, cause }: { readonly shelf: Shelf; readonly cause: Cause }) {
+function LookAlikes({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause: Cause }) {
   return (
     <section>
       <h2>Easily taken for</h2>
@@ -150,7 +150,7 @@ function LookAlikes({ shelf, cause }: { readonly shelf: Shelf; readonly cause: C
 }
 
 interface DifferProps {
-  readonly shelf: Shelf;
+  readonly shelf: LibraryIndex;
   /** Id of a cause, a treatment or a care topic. */
   readonly about: string;
 }
@@ -172,7 +172,7 @@ export function Differ({ shelf, about }: DifferProps) {
 
 /** All that the library holds about one cause. */
 export function CausePage() {
-  const { shelf, almanac, today } = useOutletContext<Reading>();
+  const { shelf, almanac, today } = useOutletContext<LibraryReading>();
   const cause = shelf.causes.get(useParams().id ?? '');
   if (!cause) return <Missing />;
   return (

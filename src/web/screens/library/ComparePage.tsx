@@ -6,7 +6,7 @@ import type { FindingId } from '../../../core/schema/common.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Missing } from './CausePage.tsx';
 import { Facts, Quiet, ShareBar, Sheet } from './parts.tsx';
-import type { Reading } from '../../library/useShelf.ts';
+import type { LibraryReading } from '../../library/useLibrary.ts';
 import { harmInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
 import { midSentence } from '../../../core/util/midSentence.ts';
@@ -42,7 +42,7 @@ const share = (cause: Cause, id: FindingId): number => FREQUENCY[wordFor(cause, 
 
 /** Two causes side by side: what tells them apart first, then what they share. */
 export function ComparePage() {
-  const { shelf, almanac, today } = useOutletContext<Reading>();
+  const { shelf, almanac, today } = useOutletContext<LibraryReading>();
   const { first, second } = useParams();
   const [a, b] = [shelf.causes.get(first ?? ''), shelf.causes.get(second ?? '')];
   if (!a || !b) return <Missing />;

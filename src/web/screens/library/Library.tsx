@@ -7,8 +7,13 @@ import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
-import { SHELVES, type Found, type Shelf, type ShelfName } from '../../library/shelf.ts';
-import { useShelf } from '../../library/useShelf.ts';
+import {
+  SECTIONS,
+  type SearchHit,
+  type LibraryIndex,
+  type SectionName,
+} from '../../library/libraryIndex.ts';
+import { useLibrary } from '../../library/useLibrary.ts';
 
 const Page = styled.main`
   display: grid;
@@ -80,7 +85,7 @@ const List = styled.ul`
   }
 `;
 
-const NAMES: Readonly<Record<ShelfName, string>> = {
+const NAMES: Readonly<Record<SectionName, string>> = {
   cause: 'Causes',
   plant: 'Plants',
   finding: 'Findings',
@@ -89,18 +94,18 @@ const NAMES: Readonly<Record<ShelfName, string>> = {
   place: 'Places',
 };
 
-const isShelf = (word: unknown): word is ShelfName => SHELVES.some((name) => name === word);
+const isShelf = (word: unknown): word is SectionName => SECTIONS.some((name) => name === word);
 
-function listOf(shelf: Shelf, kind: ShelfName, text: string): readonly Found[] {
+function listOf(shelf: LibraryIndex, kind: SectionName, text: string): readonly SearchHit[] {
   const found = text.trim() === '' ? shelf.all : shelf.search(text);
   return found.filter((one) => one.shelf === kind);
 }
 
 /** Everything the library holds, to read: a list with a search on the left, the page chosen on the right. */
 export function Library() {
-  const { reading, failed, retry } = useShelf();
+  const { reading, failed, retry } = useLibrary();
   const first = useLocation().pathname.split('/')[2];
-  const [kind, setKind] = useState<ShelfName>(isShelf(first) ? first : 'cause');
+  const [kind, setKind] = useState<SectionName>(isShelf(first) ? first : 'cause');
   const [text, setText] = useState('');
   useEffect(() => {
     document.title = 'Library - Sounding';
@@ -132,7 +137,7 @@ export function Library() {
             if (isShelf(next)) setKind(next);
           }}
         >
-          {SHELVES.map((name) => (
+          {SECTIONS.map((name) => (
             <Kind key={name} id={name}>
               {NAMES[name]}
             </Kind>

@@ -8,7 +8,7 @@ import { api } from '../../api/api.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Differ, Missing } from './CausePage.tsx';
 import { Facts, HowOften, Quiet, Sheet } from './parts.tsx';
-import type { Reading } from '../../library/useShelf.ts';
+import type { LibraryReading } from '../../library/useLibrary.ts';
 import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
 import { midSentence } from '../../../core/util/midSentence.ts';
@@ -58,7 +58,7 @@ function SaidHere({ finding }: { readonly finding: string }) {
 
 /** One finding: how to ask for it, and which causes show it. */
 export function FindingPage() {
-  const { shelf } = useOutletContext<Reading>();
+  const { shelf } = useOutletContext<LibraryReading>();
   const { id } = useParams();
   const { library } = shelf;
   const finding = library.findings.find((one) => one.id === id);
@@ -125,7 +125,7 @@ const WHO = {
 
 /** One treatment: what to do, who may, in which weather, against what. */
 export function TreatmentPage() {
-  const { shelf, almanac, today } = useOutletContext<Reading>();
+  const { shelf, almanac, today } = useOutletContext<LibraryReading>();
   const { id } = useParams();
   const { library } = shelf;
   const treatment = library.treatments.find((one) => one.id === id);
@@ -215,7 +215,7 @@ export function TreatmentPage() {
 
 /** One care topic with its steps and their dates here. */
 export function CarePage() {
-  const { shelf, almanac, today } = useOutletContext<Reading>();
+  const { shelf, almanac, today } = useOutletContext<LibraryReading>();
   const { id } = useParams();
   const topic = shelf.library.careTopics.find((one) => one.id === id);
   if (!topic) return <Missing />;
@@ -257,7 +257,7 @@ export function CarePage() {
 
 /** One reference place with its monthly normals. */
 export function PlacePage() {
-  const { shelf } = useOutletContext<Reading>();
+  const { shelf } = useOutletContext<LibraryReading>();
   const { id } = useParams();
   const place = shelf.library.places.find((one) => one.id === id);
   if (!place) return <Missing />;

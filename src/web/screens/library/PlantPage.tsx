@@ -2,10 +2,10 @@ import { Link, useOutletContext, useParams } from 'react-router';
 import { COMMONNESS } from '../../../core/schema/scale.ts';
 import type { Cause } from '../../../core/schema/cause.ts';
 import type { Plant } from '../../../core/schema/plant.ts';
-import type { Shelf } from '../../library/shelf.ts';
+import type { LibraryIndex } from '../../library/libraryIndex.ts';
 import { Missing } from './CausePage.tsx';
 import { Facts, Halves, PlantLinks, Quiet, Sheet, Stack } from './parts.tsx';
-import type { Reading } from '../../library/useShelf.ts';
+import type { LibraryReading } from '../../library/useLibrary.ts';
 import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
 
 /** What can befall a plant, the commonest first, with whether it is about now. */
@@ -16,7 +16,7 @@ function Troubles({
 }: {
   readonly title: string;
   readonly causes: readonly (readonly [Cause, number])[];
-  readonly reading: Reading;
+  readonly reading: LibraryReading;
 }) {
   if (causes.length === 0) return null;
   const weight = ([cause, factor]: readonly [Cause, number]): number =>
@@ -46,7 +46,7 @@ function Troubles({
   );
 }
 
-function traitsInWords(shelf: Shelf, plant: Plant): string {
+function traitsInWords(shelf: LibraryIndex, plant: Plant): string {
   const traits = shelf.taxonomy.traits(plant.id);
   const words = [
     traits.woody === true ? 'woody' : '',
@@ -62,7 +62,7 @@ function traitsInWords(shelf: Shelf, plant: Plant): string {
 
 /** All that the library holds about one plant or group of plants. */
 export function PlantPage() {
-  const reading = useOutletContext<Reading>();
+  const reading = useOutletContext<LibraryReading>();
   const { shelf } = reading;
   const { id } = useParams();
   const plant = shelf.library.plants.find((one) => one.id === id);

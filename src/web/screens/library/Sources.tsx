@@ -1,7 +1,7 @@
 import { useOutletContext } from 'react-router';
 import type { Library } from '../../../core/schema/library.ts';
 import { Facts, Quiet, Sheet } from './parts.tsx';
-import type { Reading } from '../../library/useShelf.ts';
+import type { LibraryReading } from '../../library/useLibrary.ts';
 import { sourceInWords } from './words.ts';
 
 /** How many entries rest on each source. */
@@ -15,7 +15,7 @@ function countsBySource(library: Library): ReadonlyMap<string, number> {
 
 /** The front page of the Library: what it holds, and on what it rests. */
 export function Sources() {
-  const { shelf } = useOutletContext<Reading>();
+  const { shelf } = useOutletContext<LibraryReading>();
   const { library } = shelf;
   const counts = [...countsBySource(library)].sort((a, b) => b[1] - a[1]);
   return (

@@ -120,7 +120,7 @@ const Whole = styled.td`
   white-space: nowrap;
 `;
 
-/** A row of {@link Facts}: what it is, and how often. */
+/** A row of {@link ReadingFeatures}: what it is, and how often. */
 export function HowOften({ to, name, word, plate = 'none' }: HowOftenProps) {
   return (
     <tr>

@@ -8,7 +8,7 @@ import { saveFile } from '../../kit/saveFile.ts';
 import { PlantChooser } from '../../plants/PlantChooser.tsx';
 import { CalendarButton } from '../../season/CalendarButton.tsx';
 import { seasonCalendar, weatherCsv } from '../../season/seasonFiles.ts';
-import { useShelf } from '../../library/useShelf.ts';
+import { useLibrary } from '../../library/useLibrary.ts';
 import { HeatChart } from './HeatChart.tsx';
 import { ImportWeather } from './ImportWeather.tsx';
 import { Timeline } from './Timeline.tsx';
@@ -66,7 +66,7 @@ const STATION = {
 export function Season() {
   const [plant, setPlant] = useState<PlantId | null>(null);
   const [round, setRound] = useState(0);
-  const shelf = useShelf();
+  const shelf = useLibrary();
   const state = useSeason(shelf, plant, round);
   useEffect(() => {
     document.title = 'Season - Sounding';

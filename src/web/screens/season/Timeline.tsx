@@ -6,7 +6,7 @@ import { standsOn, type BandedDay } from '../../../core/timing/yearAhead.ts';
 import { dayAndMonth, MONTHS } from '../../kit/dates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
-import { Doubt, Lane, MonthNames, Span, Today } from '../../kit/lane.ts';
+import { Doubt, TimelineRow, MonthNames, Span, Today } from '../../kit/timelineRow.ts';
 import type { DatedEvent } from '../../season/seasonFiles.ts';
 
 const Legend = styled.p`
@@ -68,7 +68,7 @@ interface TimelineProps {
   readonly today: Day;
 }
 
-const MOST_SHOWN = 30;
+const MAX_SHOWN = 30;
 
 /** What is going on, what comes next and what is over, each on the axis of the year with its band. */
 export function Timeline({ dated, today }: TimelineProps) {
@@ -111,13 +111,13 @@ function Rows({ title, note, list, today }: RowsProps) {
   const [all, setAll] = useState(false);
   const first = dayOf(civil(today).year, 1, 1);
   if (list.length === 0) return null;
-  const shown = all ? list : list.slice(0, MOST_SHOWN);
+  const shown = all ? list : list.slice(0, MAX_SHOWN);
   return (
     <section aria-label={title}>
       <Group>
         {title}{' '}
         <span>
-          {shown.length < list.length ? `${MOST_SHOWN} of ${list.length}, ` : ''}
+          {shown.length < list.length ? `${MAX_SHOWN} of ${list.length}, ` : ''}
           {note}
         </span>
       </Group>
@@ -134,14 +134,17 @@ function Rows({ title, note, list, today }: RowsProps) {
                 </Link>
                 <small>{event.name}</small>
               </Name>
-              <Lane role="img" aria-label={`${event.aboutName}, ${event.name}: ${inWords(one)}`}>
+              <TimelineRow
+                role="img"
+                aria-label={`${event.aboutName}, ${event.name}: ${inWords(one)}`}
+              >
                 <Doubt style={{ left: percent(early), width: percent(late - early) }} />
                 <Span
                   data-kind={event.kind}
                   style={{ left: percent(from), width: percent(Math.max(2, to - from + 1)) }}
                 />
                 <Today style={{ left: percent(today - first) }} />
-              </Lane>
+              </TimelineRow>
               <Dates>{inWords(one)}</Dates>
             </Row>
           );

@@ -6,8 +6,8 @@ import { seasonEvents, type SeasonPlant } from '../../../core/consult/season.ts'
 import type { Day } from '../../../core/timing/calendar.ts';
 import type { Outlook } from '../../../core/timing/outlook.ts';
 import type { WeatherDay } from '../../../core/timing/weather.ts';
-import type { Shelf } from '../../library/shelf.ts';
-import type { ShelfState } from '../../library/useShelf.ts';
+import type { LibraryIndex } from '../../library/libraryIndex.ts';
+import type { LibraryState } from '../../library/useLibrary.ts';
 import type { DatedEvent } from '../../season/seasonFiles.ts';
 import { api } from '../../api/api.ts';
 import { workOutSeason } from '../../workers/seasonClient.ts';
@@ -32,7 +32,7 @@ export type SeasonState =
 const NO_LIBRARY = 'The library could not be loaded: the server does not answer.';
 const NO_SEASON = 'The season could not be worked out; the weather is kept.';
 
-function chosenPlant({ library, taxonomy }: Shelf, id: PlantId | null): SeasonPlant | null {
+function chosenPlant({ library, taxonomy }: LibraryIndex, id: PlantId | null): SeasonPlant | null {
   const plant = library.plants.find((one) => one.id === id);
   if (!plant) return null;
   const { id: of, name } = plant;
@@ -41,7 +41,7 @@ function chosenPlant({ library, taxonomy }: Shelf, id: PlantId | null): SeasonPl
 
 /** Works the season out for a plant, or for what is common; `round` counts imports, each of which works it out anew. */
 export function useSeason(
-  { reading, failed, retry }: ShelfState,
+  { reading, failed, retry }: LibraryState,
   plant: PlantId | null,
   round: number,
 ): SeasonState {
@@ -83,7 +83,7 @@ export function useSeason(
     outlook.then(
       (found) => {
         const dated = events.flatMap((event, i): DatedEvent[] => {
-          const span = found.bands[i];
+          const span = found.predictionIntervals[i];
           return span ? [{ event, span }] : [];
         });
         const { source } = weather;

@@ -16,7 +16,7 @@ export function useCaseId(): string {
 }
 
 /** Records that something happened to this case. Returns why it could not, when the value is none to be kept. */
-export function useHappen(): (event: CaseEvent) => Problem | null {
+export function useRecordEvent(): (event: CaseEvent) => Problem | null {
   const caseId = useCaseId();
   return useCallback((event: CaseEvent) => recordEvent(store, desk, caseId, event), [caseId]);
 }

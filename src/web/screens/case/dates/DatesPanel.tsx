@@ -10,7 +10,7 @@ import { Key } from '../../../kit/Key.tsx';
 import { Notice } from '../../../kit/Notice.tsx';
 import { CalendarButton } from '../../../season/CalendarButton.tsx';
 import { Column, ColumnTitle, Quietly } from '../common/layout.ts';
-import { useHappen } from '../common/useCase.ts';
+import { useRecordEvent } from '../common/useCase.ts';
 import { planCalendar } from './planCalendar.ts';
 import { RibbonMonths } from './Ribbon.tsx';
 import { StepDates } from './StepDates.tsx';
@@ -67,7 +67,7 @@ interface DatedProps extends Omit<DatesPanelProps, 'onClose'> {
 }
 
 function Dated({ caseId, plant, answer, schedule }: DatedProps) {
-  const happen = useHappen();
+  const happen = useRecordEvent();
   const { today } = schedule;
   const { id: plantId, plan } = plant;
   const stepOf = new Map(answer.advice.steps.map((step) => [step.id, step]));

@@ -9,7 +9,7 @@ import {
 } from '../../../../core/timing/calendar.ts';
 import type { StepSchedule } from '../../../../core/timing/schedule.ts';
 import { dayAndMonth, MONTHS } from '../../../kit/dates.ts';
-import { Doubt, Lane, MonthNames, Span, Today } from '../../../kit/lane.ts';
+import { Doubt, TimelineRow, MonthNames, Span, Today } from '../../../kit/timelineRow.ts';
 
 const Tick = styled.span`
   position: absolute;
@@ -69,7 +69,7 @@ export function Ribbon({ step: { state, band, list }, today }: RibbonProps) {
   const days = list.map(({ on }) => word(on)).join(', ');
   const label = open ? `Open ${word(span.from)} to ${word(span.to)}. ` : '';
   return (
-    <Lane role="img" aria-label={`${label}Done on ${days === '' ? 'no day' : days}`}>
+    <TimelineRow role="img" aria-label={`${label}Done on ${days === '' ? 'no day' : days}`}>
       {open && band && <Doubt style={placed(band.from.early, band.to.late, first)} />}
       {open && <Span data-kind="step" style={placed(span.from, addDays(span.to, 1), first)} />}
       <Today style={{ left: share(today - first) }} />
@@ -82,6 +82,6 @@ export function Ribbon({ step: { state, band, list }, today }: RibbonProps) {
             style={{ left: share(on - first + 0.5) }}
           />
         ))}
-    </Lane>
+    </TimelineRow>
   );
 }

@@ -6,12 +6,12 @@ import { calendarFile, type CalendarEntry } from '../../../season/seasonFiles.ts
 
 type Advice = ConsultResponse['advice'];
 
-const LONGEST_TITLE = 70;
+const MAX_TITLE = 70;
 
 /** The first sentence of a step, cut where a calendar would cut it. */
 export function titleOfStep(text: string): string {
   const [first = text] = text.split(/(?<=[.:;])\s/);
-  return first.length <= LONGEST_TITLE ? first : `${first.slice(0, LONGEST_TITLE - 1).trimEnd()}…`;
+  return first.length <= MAX_TITLE ? first : `${first.slice(0, MAX_TITLE - 1).trimEnd()}…`;
 }
 
 /** A step that is done once and has a window is told with the whole window, the others day by day. */

@@ -1,0 +1,68 @@
+import { isCareTopic } from '../knowledge/careTopics.ts';
+import type { Cause } from '../schema/cause.ts';
+import type { FindingId } from '../schema/common.ts';
+import { findingIdSchema } from '../schema/common.ts';
+import type { CosineSimilarity } from '../language/textSimilarity.ts';
+import { NONE } from './likelihood.ts';
+import type { Network } from './network.ts';
+import type { Weighed } from './weigh.ts';
+
+/** Stands among the arguments for a text that only asks; no finding of the library. */
+export const REQUEST_PSEUDO_FINDING: FindingId = findingIdSchema.parse('asks-only');
+
+/** Stands among the arguments for the likeness of the words as a whole; no finding of the library. */
+export const TEXT_SIMILARITY_PSEUDO_FINDING: FindingId = findingIdSchema.parse('like-words');
+
+/**
+ * What words count beside what was understood from them: words are far from independent and most were
+ * already heard as findings. Judgement: of 0.2 to 0.45 it ranked 75 judged cases best that nothing was corrected by.
+ */
+const WORTH_OF_LIKENESS = 0.3;
+/** However alike, words move a cause by no more than this, in nats: less than one telltale sign. */
+const MAX_NATS = 4;
+
+/** A text as a whole, as a piece of evidence. */
+export interface Wording extends Weighed {
+  /** What it makes of each cause, as a factor, by position; a pair takes the greater of its members'. */
+  readonly factors: Float64Array;
+}
+
+/** What is taken from a text as a whole. */
+export interface Words {
+  readonly similarity: CosineSimilarity;
+  /** It asks how or when a thing is done, and tells of nothing seen. */
+  readonly asks: boolean;
+}
+
+/** Likelihood of a text that only asks, given a question of care, over that given a trouble; judgement. */
+const ASKS_OF_CARE = 15;
+
+function wordingOf(
+  network: Network,
+  finding: FindingId,
+  factorOf: (cause: Cause) => number,
+): Wording | null {
+  const factors = Float64Array.from(network.causes, factorOf);
+  const support = [...factors.keys()].filter((i) => factors[i] !== 1);
+  if (support.length === 0) return null;
+  const of = (i: number): number => (i === NONE ? 1 : (factors[i] ?? 1));
+  return {
+    finding,
+    value: true,
+    sure: 1,
+    likelihood: { support, unknown: 1, given: (i, j) => Math.max(of(i), of(j)), inhibitions: null },
+    factors,
+  };
+}
+
+/** Weighs a text as a whole: the likeness of its words, and that it only asks. Empty when neither tells anything. */
+export function weighWords(network: Network, { similarity, asks }: Words): readonly Wording[] {
+  const alike = ({ id }: Cause): number =>
+    Math.exp(Math.min(MAX_NATS, WORTH_OF_LIKENESS * Math.max(0, similarity(id))));
+  // Nothing else tells one question from another, so their words count once more.
+  const asked = (cause: Cause): number => (isCareTopic(cause) ? ASKS_OF_CARE * alike(cause) : 1);
+  return [
+    wordingOf(network, TEXT_SIMILARITY_PSEUDO_FINDING, alike),
+    asks ? wordingOf(network, REQUEST_PSEUDO_FINDING, asked) : null,
+  ].filter((one) => one !== null);
+}

@@ -1,0 +1,247 @@
+import type { FindingId, PlantId } from '../schema/common.ts';
+import type { Finding } from '../schema/finding.ts';
+import { askingSentences, asksOnly } from './asking.ts';
+import { withoutFillers } from './fillers.ts';
+import {
+  findPlants,
+  rankPlants,
+  type PlantMention,
+  type PlantNames,
+  type RankedPlant,
+} from './plantNames.ts';
+import {
+  isQuestionOfCare,
+  readTelling,
+  TELLS_PLAINLY,
+  toCandidate,
+  type Candidate,
+} from './candidates.ts';
+import {
+  asExtracted,
+  describedOf,
+  likelyReadings,
+  resolveExclusiveGroups,
+  type ToJudge,
+} from './chosen.ts';
+import { withoutClaimedWords, type Weights } from './spanConflicts.ts';
+import { readNaming, withoutNames, stripPossessors, type Named } from './named.ts';
+import { NEGATORS } from './phrase.ts';
+import type { PhraseIndex } from './phraseIndex.ts';
+import type { ScoredReading } from './readings.ts';
+import { readAssertion, type AssertionStatus } from './assertion.ts';
+import { stem } from './stem.ts';
+import { boilerplateSpans } from './boilerplate.ts';
+import { MAX_TEXT, tokenize, type Span, type Token } from './tokens.ts';
+import { scoreSentences, type SentenceScores, type WordModel } from './wordModel.ts';
+
+/** A finding understood from the text. */
+export interface ExtractedFinding {
+  readonly finding: FindingId;
+  readonly value: boolean;
+  /** How sure the speaker is, 0 to 1. */
+  readonly sure: number;
+  readonly span: Span;
+}
+
+/** What was understood from a text. */
+export interface Extracted {
+  readonly plants: readonly RankedPlant[];
+  readonly mentions: readonly PlantMention[];
+  readonly findings: readonly ExtractedFinding[];
+  /** Words that tell of the trouble itself: what is denied, guessed at or names the plant is left out. */
+  readonly contentWords: readonly Token[];
+  /** Asks how or when a thing is done, and tells of nothing seen. */
+  readonly asks: boolean;
+}
+
+/** What the ear needs from the library. */
+export interface LanguageContext extends Named {
+  readonly plantNames: PlantNames;
+  readonly phrases: PhraseIndex<Finding>;
+  readonly phraseUses: ReadonlyMap<string, number>;
+  /** Without it what a phrase says is heard, and nothing else. */
+  readonly wordModel: WordModel | null;
+  readonly findings: ReadonlyMap<FindingId, Finding>;
+  readonly lineage: (id: PlantId) => readonly PlantId[];
+  readonly implied: (id: FindingId) => readonly FindingId[];
+  /** Findings that can be told of a plant, shown by some cause of it or of a kind of it, and how commonly. */
+  readonly shownOn: (plant: PlantId) => ReadonlyMap<FindingId, number>;
+  /** Stems that go without saying once the plant is known: that its fruit is meant, or the grass of a lawn. */
+  readonly understood: (plant: PlantId) => ReadonlySet<string>;
+}
+
+/** Words of a text without quotations, signatures, names and addresses. */
+export function stemmedTokens(text: string): readonly Token[] {
+  const unheard = boilerplateSpans(text);
+  const tokens = tokenize(text);
+  if (unheard.length === 0) return tokens;
+  let next = 0;
+  return tokens.filter(({ start, end }) => {
+    while ((unheard[next]?.end ?? Infinity) <= start) next++;
+    const span = unheard[next];
+    return !span || end <= span.start;
+  });
+}
+
+const FRUIT = stem('fruit');
+
+/** A plant that is meant with less confidence does not decide what can be told. */
+const MIN_CONFIDENCE = 0.3;
+
+/** How commonly each finding is shown on the plants spoken of, where it can be told of them; null when none is known. */
+function isReportable(
+  ear: LanguageContext,
+  plants: readonly PlantId[],
+): ReadonlyMap<FindingId, number> | null {
+  const [only] = plants;
+  if (only === undefined) return null;
+  if (plants.length === 1) return ear.shownOn(only);
+  return new Map(plants.flatMap((plant) => [...ear.shownOn(plant)]));
+}
+
+/** Questions of care are heard in sentences that ask alone: who tells of a trouble says of others what was done ("we put wood ash on them"). */
+function withoutUnasked(
+  candidates: readonly Candidate[],
+  text: string,
+  tokens: readonly Token[],
+  stance: AssertionStatus,
+): readonly Candidate[] {
+  const asking = askingSentences(text, tokens, stance);
+  const asks = (i: number): boolean => asking.has(tokens[i]?.sentence ?? -1);
+  return candidates.filter(
+    ({ target, positions }) => !isQuestionOfCare(target) || positions.some(asks),
+  );
+}
+
+/** Whether the words at a stretch of the text report something, and whether with doubt. */
+function statusOver(tokens: readonly Token[], stance: AssertionStatus) {
+  const places = new Map(tokens.map(({ start }, i) => [start, i]));
+  const some = ({ start, end }: Span, is: (i: number) => boolean): boolean => {
+    for (let i = places.get(start) ?? tokens.length; (tokens[i]?.end ?? Infinity) <= end; i++)
+      if (is(i)) return true;
+    return false;
+  };
+  const at = (flags: readonly boolean[], span: Span): boolean =>
+    some(span, (i) => flags[i] === true);
+  const denies = (span: Span): boolean => at(stance.denied, span);
+  // "No rain" may tell of a drought by its "no", or deny the wet: the words alone do not say which.
+  const isOpen = (span: Span): boolean =>
+    denies(span) && some(span, (i) => NEGATORS.has(tokens[i]?.stem ?? ''));
+  return {
+    reports: (span: Span): boolean =>
+      !at(stance.theory, span) && !at(stance.planned, span) && !isOpen(span),
+    denies,
+    doubts: (span: Span): boolean => at(stance.doubted, span),
+  };
+}
+
+/** A word of so many phrases tells about nothing; each e times fewer add 1. */
+const TELLS_NOTHING = 3000;
+const MIN_RARITY = 0.5;
+
+function idfOf({ phraseUses }: LanguageContext, { stem: word }: Token): number {
+  const uses = phraseUses.get(word) ?? 1;
+  return Math.max(MIN_RARITY, Math.log(TELLS_NOTHING / uses));
+}
+
+/** What is known of a text before its readings are chosen. */
+interface Listened extends Pick<Extracted, 'plants' | 'mentions' | 'contentWords' | 'asks'> {
+  /** Readings of phrases that fit and own their words. */
+  readonly kept: readonly Candidate[];
+  readonly toJudge: Omit<ToJudge, 'model'>;
+}
+
+const NOTHING_TOLD: ReadonlyMap<number, SentenceScores> = new Map();
+
+function listen(
+  ear: LanguageContext,
+  model: WordModel | null,
+  text: string,
+  plant: PlantId | null,
+): Listened {
+  const whole = stemmedTokens(text.slice(0, MAX_TEXT));
+  const tokens = withoutFillers(whole);
+  const mentions = findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
+  const plants = rankPlants(mentions, ear.lineage);
+  const meant = plants.filter(({ confidence }) => confidence >= MIN_CONFIDENCE);
+  const told = isReportable(ear, plant === null ? meant.map((one) => one.plant) : [plant]);
+  const spoken = withoutNames(ear, stripPossessors(ear, tokens, mentions), mentions);
+  const assertion = readAssertion(spoken);
+  const sentences = model ? scoreSentences(model, whole) : NOTHING_TOLD;
+  const rarities = spoken.map((token) => idfOf(ear, token));
+  const weights: Weights = {
+    logOdds: ({ finding, sentence }) => sentences.get(sentence)?.logOddsOf(finding) ?? 0,
+    implied: ear.implied,
+    idf: (position) => rarities[position] ?? MIN_RARITY,
+    common: (id) => (told === null ? 1 : (told.get(id) ?? 0)),
+  };
+  const naming = readNaming(spoken, mentions, (one) => ear.understood(one).has(FRUIT));
+  const about = plant ?? (meant.length === 1 ? meant[0]?.plant : undefined);
+  const understood = about === undefined ? undefined : ear.understood(about);
+  const canTell = (id: FindingId): boolean => told?.has(id) ?? true;
+  const said = { tokens: spoken, assertion, naming, hasContent: readTelling(spoken) };
+  const read: Candidate[] = [];
+  for (const match of ear.phrases(spoken, understood)) {
+    const fitsPlant = canTell(match.phrase.target.id);
+    // Most matches are of other plants.
+    if (!fitsPlant && match.positions.length < TELLS_PLAINLY) continue;
+    const candidate = toCandidate(said, match, fitsPlant);
+    if (candidate) read.push(candidate);
+  }
+  const seen = read.some(({ fits, target, value }) => fits && value && target.kind !== 'context');
+  const candidates = seen ? withoutUnasked(read, text, spoken, assertion) : read;
+  const kept = withoutClaimedWords(
+    candidates.filter(({ fits }) => fits),
+    weights,
+  );
+  const contentWords = spoken.filter(
+    (_, i) => assertion.denied[i] !== true && assertion.theory[i] !== true && !naming.named[i],
+  );
+  const toJudge = {
+    groupOf: (id: FindingId) => ear.findings.get(id)?.group,
+    implied: ear.implied,
+    sentences,
+    candidates,
+    kept: new Set(kept),
+    common: (id: FindingId) => told?.get(id) ?? 0,
+    canTell,
+    rarity: weights.idf,
+    assertion: statusOver(spoken, assertion),
+  };
+  const asks = !seen && asksOnly(text, spoken, assertion);
+  return { plants, mentions, contentWords, asks, kept, toJudge };
+}
+
+/** Every reading of a text with its traits, as they are learned from; none of questions of care. */
+export function scoreText(
+  ear: LanguageContext,
+  model: WordModel,
+  text: string,
+): readonly ScoredReading[] {
+  return describedOf({ ...listen(ear, model, text, null).toJudge, model }, -Infinity);
+}
+
+/**
+ * Understands a text: the plants it names and the findings it reports, each with its place in the text. The
+ * plant, when it is known otherwise, decides what can be told of it. Deterministic; text beyond
+ * {@link MAX_TEXT} characters is not read.
+ */
+export function extract(
+  ear: LanguageContext,
+  text: string,
+  plant: PlantId | null = null,
+): Extracted {
+  const { plants, mentions, contentWords, asks, kept, toJudge } = listen(
+    ear,
+    ear.wordModel,
+    text,
+    plant,
+  );
+  const chosen = ear.wordModel
+    ? likelyReadings({ ...toJudge, model: ear.wordModel })
+    : kept.map(asExtracted);
+  const findings = resolveExclusiveGroups(chosen)
+    .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
+    .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
+  return { plants, mentions, findings, contentWords, asks };
+}

@@ -1,0 +1,236 @@
+import type { Compiled } from '../library/compile.ts';
+import type { Finding } from '../schema/finding.ts';
+import type { FindingId, PlantId } from '../schema/common.ts';
+import { tabulate } from '../util/maths.ts';
+import { midSentence } from '../util/midSentence.ts';
+import { reliabilityOf, reportLikelihood, type Report } from '../diagnosis/evidence.ts';
+import type { Network } from '../diagnosis/network.ts';
+import type { FindingNode } from '../diagnosis/nodes.ts';
+import { presenceIn, type Shortlist } from '../diagnosis/shortlist.ts';
+import {
+  affirmedBy,
+  affirmedGeneral,
+  groupNodes,
+  probabilityGivenMore,
+} from '../diagnosis/weigh.ts';
+
+/** What a question stands for: one finding, the choices of a group, or which plant it is. */
+export type QuestionKind = 'finding' | 'group' | 'plant';
+
+/** One possible answer, and its likelihood under each hypothesis of a list. */
+export interface PossibleAnswer {
+  /** Finding id, or plant id, that the answer names. */
+  readonly names: string;
+  readonly label: string;
+  readonly value: boolean;
+  readonly likelihood: Float64Array;
+}
+
+/** A question before it is valued. */
+export interface CandidateQuestion {
+  readonly kind: QuestionKind;
+  /** Finding id, group id, or {@link PLANT_QUESTION}. */
+  readonly finding: string;
+  readonly question: string;
+  readonly how: string | null;
+  readonly seconds: number;
+  readonly choices: readonly { readonly finding: string; readonly label: string }[];
+  readonly answers: readonly PossibleAnswer[];
+}
+
+/** Id of the question for the plant, in the place of a finding. */
+export const PLANT_QUESTION = 'plant';
+
+/** How sure an answer to a question is taken to be. */
+export const ANSWER_SURE = 0.85;
+/** A laboratory is wrong less often. */
+const LABORATORY_SURE = 0.98;
+
+/** Plants offered as choices; the others can be typed. */
+const PLANTS_OFFERED = 6;
+
+/** Findings about which an answer is known or implied, so that they are never asked. */
+function knownFindings(library: Compiled, reports: readonly Report[]): ReadonlySet<FindingId> {
+  const known = new Set<FindingId>();
+  const denied = new Set<FindingId>();
+  for (const { finding, value } of reports) {
+    known.add(finding);
+    if (!value) {
+      denied.add(finding);
+      continue;
+    }
+    for (const one of library.implied(finding)) known.add(one);
+    const group = library.findings.get(finding)?.group;
+    if (group !== undefined)
+      for (const { id } of library.groupMembers.get(group) ?? []) known.add(id);
+  }
+  if (denied.size > 0) {
+    for (const id of library.findings.keys()) {
+      if (library.implied(id).some((one) => denied.has(one))) known.add(id);
+    }
+  }
+  return known;
+}
+
+function yesOrNo(
+  list: Shortlist,
+  finding: Finding,
+  node: FindingNode,
+  above: FindingNode | null,
+): CandidateQuestion['answers'] {
+  const reliability = reliabilityOf(
+    finding.needs === 'lab' ? LABORATORY_SURE : ANSWER_SURE,
+    node.background,
+  );
+  const general = above ? presenceIn(list, above) : null;
+  const yes = presenceIn(list, node);
+  const no = list.column();
+  for (let k = 0; k < yes.length; k++) {
+    const own = yes[k] ?? 0;
+    const present = general ? probabilityGivenMore(own, general[k] ?? 0) : own;
+    const heard = reportLikelihood(present, true, reliability);
+    yes[k] = heard;
+    no[k] = 1 - heard;
+  }
+  const { id: names, label } = finding;
+  return [
+    { names, label, value: true, likelihood: yes },
+    { names, label, value: false, likelihood: no },
+  ];
+}
+
+function oneOfChoices(
+  list: Shortlist,
+  members: readonly Finding[],
+  nodes: readonly FindingNode[],
+): CandidateQuestion['answers'] {
+  const { yesWhenTrue, yesWhenFalse } = reliabilityOf(ANSWER_SURE, 1 / nodes.length);
+  const anyAnswer = yesWhenTrue + (nodes.length - 1) * yesWhenFalse;
+  const all = nodes.map((node) => presenceIn(list, node));
+  for (let k = 0; k < list.positions.length; k++) {
+    let total = 0;
+    for (const one of all) total += one[k] ?? 0;
+    for (const one of all) {
+      const share = (one[k] ?? 0) / total;
+      one[k] = (share * yesWhenTrue + (1 - share) * yesWhenFalse) / anyAnswer;
+    }
+  }
+  return all.map((likelihood, m) => {
+    const { id: names = '', label = '' } = members[m] ?? {};
+    return { names, label, value: true, likelihood };
+  });
+}
+
+/** Findings that some likely cause shows; whatever is answered about the others, nothing would follow from it. */
+function shownByLikely(library: Compiled, network: Network, { held }: Shortlist): Set<FindingId> {
+  const shown = new Set<FindingId>();
+  for (const position of held) {
+    const cause = network.causes[position];
+    for (const [id, strength] of (cause && library.strengths.get(cause.id)) ?? [])
+      if (strength > 0) shown.add(id);
+  }
+  return shown;
+}
+
+function candidateFinding(
+  library: Compiled,
+  network: Network,
+  list: Shortlist,
+  finding: Finding,
+  affirmed: ReadonlySet<FindingId>,
+): CandidateQuestion | null {
+  const node = network.node(finding.id);
+  if (!node) return null;
+  const group = finding.group === undefined ? undefined : library.groups.get(finding.group);
+  if (!group) {
+    const general = affirmedGeneral(library, finding.id, affirmed);
+    const { id, question, how = null, seconds } = finding;
+    const above = general === null ? null : network.node(general);
+    const answers = yesOrNo(list, finding, node, above);
+    return { kind: 'finding', finding: id, question, how, seconds, choices: [], answers };
+  }
+  const members = library.groupMembers.get(group.id) ?? [];
+  const { id, question, how = null, seconds } = group;
+  const choices = members.map((member) => ({ finding: member.id, label: member.label }));
+  const answers = oneOfChoices(list, members, groupNodes(library, network, group.id));
+  return { kind: 'group', finding: id, question, how, seconds, choices, answers };
+}
+
+/** Which plant it is, while several are possible; `chances` are those of the network's hosts. */
+export function candidatePlant(
+  library: Compiled,
+  network: Network,
+  { positions }: Shortlist,
+  chances: readonly number[],
+): CandidateQuestion | null {
+  if (network.hosts.length < 2) return null;
+  const named = network.hosts.map(({ plant, probability, at }, h) => ({
+    plant,
+    share: probability,
+    at,
+    chance: chances[h] ?? 0,
+    label: library.plants.get(plant)?.name ?? plant,
+  }));
+  // A group stands among its own kinds for those not listed; naming it again would tell nothing.
+  const isGroup = ({ plant }: { plant: PlantId }): boolean =>
+    library.taxonomy.below(plant).length > 0;
+  const group = named.find(isGroup);
+  const offered = named
+    .filter((one) => !isGroup(one))
+    .sort((a, b) => b.chance - a.chance)
+    .slice(0, PLANTS_OFFERED);
+  return {
+    kind: 'plant',
+    finding: PLANT_QUESTION,
+    question: group ? `Which kind of ${midSentence(group.label)} is it?` : 'Which plant is it?',
+    how: group
+      ? null
+      : 'If they do not know: tree, shrub, vegetable, grass or in a pot? Needles or leaves?',
+    seconds: 10,
+    choices: offered.map(({ plant, label }) => ({ finding: plant, label })),
+    answers: named.map(({ plant, label, share, at }) => ({
+      names: plant,
+      label,
+      value: true,
+      likelihood: tabulate(positions.length, (k) => {
+        const prior = network.prior[positions[k] ?? 0] ?? 0;
+        return prior > 0 ? (share * at(positions[k] ?? 0)) / prior : 0;
+      }),
+    })),
+  };
+}
+
+/** Questions for the enquirer, and tests for a laboratory. */
+export interface CandidateQuestions {
+  readonly questions: readonly CandidateQuestion[];
+  readonly samples: readonly CandidateQuestion[];
+}
+
+/** Everything that can still be asked or tested about a plant. `skipped` are findings or groups the enquirer cannot tell. */
+export function candidateQuestions(
+  library: Compiled,
+  network: Network,
+  list: Shortlist,
+  reports: readonly Report[],
+  skipped: ReadonlySet<string>,
+): CandidateQuestions {
+  const known = knownFindings(library, reports);
+  const affirmed = affirmedBy(library, reports);
+  const [questions, samples]: [CandidateQuestion[], CandidateQuestion[]] = [[], []];
+  const drafted = new Set<string>();
+  const shown = shownByLikely(library, network, list);
+  for (const id of network.findingIds) {
+    if (!shown.has(id) || known.has(id)) continue;
+    const finding = library.findings.get(id);
+    if (!finding?.askable) continue;
+    const inLaboratory = finding.needs === 'lab';
+    const asked = finding.group ?? id;
+    // Whoever cannot tell can still send a sample.
+    if (drafted.has(asked) || (skipped.has(asked) && !inLaboratory)) continue;
+    const draft = candidateFinding(library, network, list, finding, affirmed);
+    if (!draft) continue;
+    drafted.add(asked);
+    (inLaboratory ? samples : questions).push(draft);
+  }
+  return { questions, samples };
+}

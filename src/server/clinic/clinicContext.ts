@@ -1,0 +1,59 @@
+import { asc } from 'drizzle-orm';
+import type { Coordinates } from '../../core/timing/climate.ts';
+import { isoDay, dayOf } from '../../core/timing/calendar.ts';
+import type { Database } from '../db/connect.ts';
+import { clinics } from '../db/schema.ts';
+
+/** The clinic this server works for, and its clock. */
+export interface ClinicContext {
+  readonly id: number;
+  readonly name: string;
+  readonly region: string;
+  readonly place: Coordinates;
+  readonly now: () => Date;
+  /** The clinic's day, as an ISO date. */
+  readonly today: () => string;
+}
+
+/** The invented clinic of the demonstration. */
+export const DEMO_CLINIC = {
+  name: 'Larkspur Quay Plant Clinic',
+  region: 'Tern County',
+  latitude: 44.6,
+  longitude: -67.9,
+  height: 12,
+} as const;
+
+/** A clock that runs, on a pinned day when one is set. */
+export function makeClock(pinnedDay: string | undefined): () => Date {
+  if (pinnedDay === undefined) return () => new Date();
+  return () => {
+    const time = new Date().toISOString().slice(10);
+    return new Date(`${pinnedDay}${time}`);
+  };
+}
+
+/** Day of the clinic at a moment, by the longitude's solar time: good enough to tell the date. */
+function civilDay(moment: Date, longitude: number): string {
+  const local = new Date(moment.getTime() + (longitude / 15) * 3_600_000);
+  return isoDay(dayOf(local.getUTCFullYear(), local.getUTCMonth() + 1, local.getUTCDate()));
+}
+
+/** Opens the clinic of this database, making the demonstration's when there is none. */
+export async function openClinicContext(
+  db: Database,
+  pinnedDay: string | undefined,
+): Promise<ClinicContext> {
+  const [known] = await db.select().from(clinics).orderBy(asc(clinics.id)).limit(1);
+  const row = known ?? (await db.insert(clinics).values(DEMO_CLINIC).returning())[0];
+  if (!row) throw new Error('the clinic could not be written');
+  const now = makeClock(pinnedDay);
+  return {
+    id: row.id,
+    name: row.name,
+    region: row.region,
+    place: { lat: row.latitude, lon: row.longitude, height: row.height ?? undefined },
+    now,
+    today: () => pinnedDay ?? civilDay(now(), row.longitude),
+  };
+}

@@ -1,0 +1,191 @@
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import {
+  MAX_CONTACT,
+  MAX_NAME,
+  type CasePlant,
+  type CaseRecord,
+} from '../../../contracts/cases.ts';
+import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { briefDate } from '../../kit/dates.ts';
+import { Button } from '../../kit/Button.tsx';
+import { Chip } from '../../kit/Chip.tsx';
+import { DateField } from '../../kit/DateField.tsx';
+import { Choices, Field } from '../../kit/fields.tsx';
+import { Clock } from './Clock.tsx';
+import { PlantChooser } from '../../plants/PlantChooser.tsx';
+import { useRecordEvent } from './common/useCase.ts';
+
+const Bar = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  background: var(--surface);
+  border-bottom: 1px solid var(--hairline);
+  min-height: 40px;
+  padding: 0 8px;
+`;
+const End = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-left: auto;
+  padding: 4px 8px;
+`;
+
+const CHANNELS = [
+  { id: 'phone', text: 'By telephone' },
+  { id: 'walk-in', text: 'At the desk' },
+  { id: 'email', text: 'By email' },
+  { id: 'text', text: 'By text message' },
+] as const;
+const APPROACHES = [
+  { id: 'leave', text: 'Leave alone where possible' },
+  { id: 'organic', text: 'Organic only' },
+  { id: 'integrated', text: 'Whatever works' },
+] as const;
+
+function textOf<T extends string>(
+  list: readonly { readonly id: T; readonly text: string }[],
+  id: T,
+): string {
+  return list.find((one) => one.id === id)?.text ?? id;
+}
+
+function degrees(value: number, positive: string, negative: string): string {
+  return `${Math.abs(value).toFixed(1)}° ${value >= 0 ? positive : negative}`;
+}
+
+function EnquirerChip({ record }: { readonly record: CaseRecord }) {
+  const happen = useRecordEvent();
+  const { name, contact } = record.enquirer;
+  return (
+    <Chip name="Who" value={name || 'name not taken'}>
+      {() => (
+        <>
+          <Field
+            label="Name"
+            value={name}
+            autoFocus
+            max={MAX_NAME}
+            onChange={(to) => happen({ kind: 'enquirer-set', name: to })}
+          />
+          <Field
+            label="How to reach them"
+            value={contact}
+            max={MAX_CONTACT}
+            onChange={(to) => happen({ kind: 'enquirer-set', contact: to })}
+          />
+        </>
+      )}
+    </Chip>
+  );
+}
+
+function PlaceForm({ plant, close }: { readonly plant: CasePlant; readonly close: () => void }) {
+  const happen = useRecordEvent();
+  const [lat, setLat] = useState(String(plant.place.lat));
+  const [lon, setLon] = useState(String(plant.place.lon));
+  const [height, setHeight] = useState(String(plant.place.height ?? ''));
+  const known = height.trim() === '' ? {} : { height: Number(height) };
+  const place = { lat: Number(lat), lon: Number(lon), ...known };
+  const good =
+    lat.trim() !== '' &&
+    lon.trim() !== '' &&
+    Math.abs(place.lat) <= 90 &&
+    Math.abs(place.lon) <= 180 &&
+    (known.height === undefined || (known.height >= -450 && known.height <= 6000));
+  const save = (): void => {
+    happen({ kind: 'place-set', plantId: plant.id, place });
+    close();
+  };
+  return (
+    <>
+      <Field label="Latitude, south is negative" value={lat} autoFocus onChange={setLat} />
+      <Field label="Longitude, west is negative" value={lon} onChange={setLon} />
+      <Field label="Height in metres, if known" value={height} onChange={setHeight} />
+      <p>
+        {good
+          ? ''
+          : 'Latitude is a number from -90 to 90, longitude from -180 to 180, height in metres or empty.'}
+      </p>
+      <Button kind="main" isDisabled={!good} onPress={save}>
+        Use this place
+      </Button>
+    </>
+  );
+}
+
+interface CaseHeaderProps {
+  readonly record: CaseRecord;
+  readonly plant: CasePlant;
+  readonly answer: ConsultResponse | null;
+}
+
+/** Who, which plant, where, when: each a chip that opens in place. */
+export function CaseHeader({ record, plant, answer }: CaseHeaderProps) {
+  const happen = useRecordEvent();
+  const { id: plantId, place, date, approach } = plant;
+  const known = answer?.plant ?? null;
+  const closed = record.status === 'closed';
+  return (
+    <Bar>
+      <EnquirerChip record={record} />
+      <Chip name="Came" value={textOf(CHANNELS, record.channel)}>
+        {() => (
+          <Choices
+            label="How they reached us"
+            value={record.channel}
+            choices={CHANNELS}
+            onChange={(channel) => happen({ kind: 'channel-set', channel })}
+          />
+        )}
+      </Chip>
+      <Chip
+        name="Plant"
+        value={known ? `${known.name}${plant.plant === null ? ' (heard)' : ''}` : 'not known yet'}
+      >
+        {(close) => (
+          <PlantChooser
+            back={plant.plant === null ? null : 'Take it from the words'}
+            onChoose={(chosen) => {
+              happen({ kind: 'plant-chosen', plantId, plant: chosen });
+              close();
+            }}
+          />
+        )}
+      </Chip>
+      <Chip name="Place" value={`${degrees(place.lat, 'N', 'S')} ${degrees(place.lon, 'E', 'W')}`}>
+        {(close) => <PlaceForm plant={plant} close={close} />}
+      </Chip>
+      <Chip name="Day" value={briefDate(date)}>
+        {() => (
+          <DateField
+            label="Day of the enquiry"
+            value={date}
+            onChange={(to) => happen({ kind: 'date-set', plantId, date: to })}
+          />
+        )}
+      </Chip>
+      <Chip name="Approach" value={textOf(APPROACHES, approach)}>
+        {() => (
+          <Choices
+            label="How they want to garden"
+            value={approach}
+            choices={APPROACHES}
+            onChange={(to) => happen({ kind: 'approach-set', plantId, approach: to })}
+          />
+        )}
+      </Chip>
+      <End>
+        <Clock since={record.openedAt} running={!closed} />
+        <Button
+          kind="quiet"
+          onPress={() => void happen({ kind: 'status-set', status: closed ? 'open' : 'closed' })}
+        >
+          {closed ? 'Open again' : 'Close case'}
+        </Button>
+      </End>
+    </Bar>
+  );
+}
