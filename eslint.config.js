@@ -24,7 +24,7 @@ const mayNotImport = (folders, message, more = []) => ({
 });
 
 /** The folders of src from the bottom up: each imports only what stands before it. */
-const LAYERS = ['core', 'contracts', 'application', 'server', 'web', 'cli'];
+const LAYERS = ['core', 'wording', 'contracts', 'application', 'server', 'web', 'cli'];
 /** The same inside the core. */
 const CORE = [
   'util',

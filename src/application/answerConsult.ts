@@ -7,6 +7,7 @@ import type {
   RankedCause,
 } from '../core/consult/consult.ts';
 import { isPesticide } from '../core/advice/safetyRules.ts';
+import type { Question } from '../core/questions/questions.ts';
 import { PLANT_QUESTION } from '../core/questions/candidates.ts';
 import {
   REQUEST_PSEUDO_FINDING,
@@ -20,8 +21,19 @@ import { onNarrowLeaf } from '../core/schema/plate.ts';
 import { fail, ok, type Result } from '../core/util/result.ts';
 import { findPlants } from '../core/language/plantNames.ts';
 import { tokenize } from '../core/language/tokens.ts';
-import { isoDay, parseDay } from '../core/timing/calendar.ts';
+import { isoDay, parseDay, type Day } from '../core/timing/calendar.ts';
 import type { WeatherDay } from '../core/timing/weather.ts';
+import {
+  cautionText,
+  headlineText,
+  notDoingText,
+  referralText,
+  stepText,
+  whenText,
+} from '../wording/advice.ts';
+import { amountText, measureDoubtText } from '../wording/amounts.ts';
+import { deniedLabel, REQUEST_LABEL, TEXT_SIMILARITY_LABEL } from '../wording/evidence.ts';
+import { conflictText, plantQuestion, stoppingText } from '../wording/questions.ts';
 import {
   consultRequestSchema,
   type ConsultRequest,
@@ -158,8 +170,8 @@ function describePlants(
 }
 
 function labelOf(library: Compiled, id: FindingId): string {
-  if (id === TEXT_SIMILARITY_PSEUDO_FINDING) return 'Told in words like its description';
-  if (id === REQUEST_PSEUDO_FINDING) return 'Asks what to do, and tells of nothing seen';
+  if (id === TEXT_SIMILARITY_PSEUDO_FINDING) return TEXT_SIMILARITY_LABEL;
+  if (id === REQUEST_PSEUDO_FINDING) return REQUEST_LABEL;
   return library.findings.get(id)?.label ?? id;
 }
 
@@ -177,7 +189,7 @@ function platesOn(library: Compiled, plant: PlantId | null): (id: string) => str
 function describeArguments(library: Compiled, list: readonly Argument[]) {
   return list.map(({ finding, value, decibans }) => ({
     finding,
-    label: value ? labelOf(library, finding) : `no “${labelOf(library, finding)}”`,
+    label: value ? labelOf(library, finding) : deniedLabel(labelOf(library, finding)),
     decibans: round(decibans, 1),
   }));
 }
@@ -215,39 +227,49 @@ function describeCause(library: Compiled, ranked: RankedCause): ConsultResponse[
   };
 }
 
-function describeAdvice({ advice }: Consultation): ConsultResponse['advice'] {
+const distinct = (texts: readonly string[]): string[] => [...new Set(texts)];
+
+function describeAdvice({ advice }: Consultation, today: Day): ConsultResponse['advice'] {
   return {
     verdict: advice.verdict,
-    headline: advice.headline,
+    headline: headlineText(advice.headline, today),
     steps: advice.steps.map(({ id, text, rung, when, cautions, work }) => ({
       id,
-      text,
+      text: stepText(text),
       rung,
       when: {
         from: isoDay(when.from),
         to: when.to === null ? null : isoDay(when.to),
-        note: when.note,
+        note: whenText(when.state, today),
       },
-      cautions: [...cautions],
+      cautions: distinct(cautions.map(cautionText)),
       product: work !== null && isPesticide(work.treatment),
     })),
-    cautions: [...advice.cautions],
-    refer: [...advice.refer],
-    notDoing: advice.notDoing.map(({ text, why }) => ({ text, why })),
+    cautions: distinct(advice.cautions.map(cautionText)),
+    refer: advice.refer.map(referralText),
+    notDoing: advice.notDoing.map(({ text, why }) => ({ text, why: notDoingText(why) })),
     differ: advice.differ.map(({ over, here, others, why }) => ({ over, here, others, why })),
     lookAgain: isoDay(advice.lookAgain),
   };
 }
 
-function toResponse(library: Compiled, set: PlantId | null, found: Consultation): ConsultResponse {
+function describeQuestion({ question, how }: Question): { question: string; how: string | null } {
+  return typeof question === 'string' ? { question, how } : plantQuestion(question);
+}
+
+function toResponse(
+  library: Compiled,
+  { plant: set, today }: Enquiry,
+  found: Consultation,
+): ConsultResponse {
   const plateOf = platesOn(library, set ?? found.plants[0]?.plant ?? null);
   return {
     plant: describePlants(library, found, set),
     parts: found.parts.map(({ plant, words }) => ({ ...describePlant(library, plant), words })),
-    amounts: found.amounts.map(({ kind, text, span }) => ({
-      kind,
-      text,
-      span: [span.start, span.end],
+    amounts: found.amounts.map((amount) => ({
+      kind: amount.kind,
+      text: amountText(amount, today),
+      span: [amount.span.start, amount.span.end],
     })),
     heard: found.extracted.map(({ finding, value, sure, span }) => ({
       finding,
@@ -261,18 +283,23 @@ function toResponse(library: Compiled, set: PlantId | null, found: Consultation)
     explanation: [...found.explanation],
     unexplained: round(found.unexplained, 4),
     nothingWrong: round(found.nothingWrong, 4),
-    ask: found.ask.map(({ finding, question, how, seconds, netValue, choices }) => ({
-      finding,
-      question,
-      how,
-      seconds,
-      worth: round(netValue, 3),
-      plate: plateOf(finding),
-      choices: choices.map((choice) => ({ ...choice, plate: plateOf(choice.finding) })),
+    ask: found.ask.map((one) => ({
+      finding: one.finding,
+      ...describeQuestion(one),
+      seconds: one.seconds,
+      worth: round(one.netValue, 3),
+      plate: plateOf(one.finding),
+      choices: one.choices.map((choice) => ({ ...choice, plate: plateOf(choice.finding) })),
     })),
     settled: found.stopping.settled,
-    settledWhy: { reason: found.stopping.reason, sample: found.stopping.sample },
-    conflicts: found.conflicts.map(({ findings, text }) => ({ findings: [...findings], text })),
+    settledWhy: { reason: stoppingText(found.stopping.reason), sample: found.stopping.sample },
+    conflicts: [
+      ...found.conflicts.map(({ findings, reason }) => ({
+        findings: [...findings],
+        text: conflictText(reason),
+      })),
+      ...found.doubts.map((doubt) => ({ findings: [], text: measureDoubtText(doubt) })),
+    ],
     wouldChange: found.counterfactuals && {
       leader: {
         id: found.counterfactuals.leader,
@@ -290,7 +317,7 @@ function toResponse(library: Compiled, set: PlantId | null, found: Consultation)
       name: nameOf(library, one.alone),
       arguments: describeArguments(library, one.arguments),
     })),
-    advice: describeAdvice(found),
+    advice: describeAdvice(found, today),
     knowledge: { version: library.version },
   };
 }
@@ -309,5 +336,5 @@ export function answerConsult(
 ): Result<ConsultResponse, Problem> {
   const enquiry = readEnquiry(library, body);
   if (!enquiry.ok) return enquiry;
-  return ok(toResponse(library, enquiry.value.plant, consultant(enquiry.value)));
+  return ok(toResponse(library, enquiry.value, consultant(enquiry.value)));
 }

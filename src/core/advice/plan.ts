@@ -6,7 +6,6 @@ import type { Cause } from '../schema/cause.ts';
 import type { Rung, Treatment } from '../schema/treatment.ts';
 import type { View } from '../schema/view.ts';
 import type { WindowRule } from '../schema/window.ts';
-import { midSentence } from '../util/midSentence.ts';
 import { addDays, type Day } from '../timing/calendar.ts';
 import { daysUntil, type WindowState } from '../timing/windows.ts';
 import { hiddenBy } from './approach.ts';
@@ -15,15 +14,24 @@ import { chooseSteps, type Chosen } from './choose.ts';
 import type { AdviceContext } from './context.ts';
 import { judge, type AssessedTreatment } from './safetyJudge.ts';
 import { leadOf, verdictOf, type Lead, type Verdict } from './verdict.ts';
-import { channelCaution, headlineOf, STANDING, whenInWords } from './wording.ts';
+import { headlineOf } from './headline.ts';
+import {
+  distinct,
+  type Caution,
+  type Headline,
+  type NotDoingReason,
+  type Referral,
+  type StepText,
+} from './messages.ts';
 
 /** One thing to do, with its dates. `to` is null when there is no end. */
 export interface Step {
   readonly id: string;
-  readonly text: string;
+  readonly text: StepText;
   readonly rung: Rung;
-  readonly when: { readonly from: Day; readonly to: Day | null; readonly note: string };
-  readonly cautions: readonly string[];
+  /** `state` is that of its window on the day of the advice. */
+  readonly when: { readonly from: Day; readonly to: Day | null; readonly state: WindowState };
+  readonly cautions: readonly Caution[];
   /** Its treatment with the window that holds for this cause; null for what is found out first. */
   readonly work: { readonly treatment: Treatment; readonly rule: WindowRule | null } | null;
 }
@@ -31,11 +39,11 @@ export interface Step {
 /** What to tell the enquirer. */
 export interface Advice {
   readonly verdict: Verdict;
-  readonly headline: string;
+  readonly headline: Headline;
   readonly steps: readonly Step[];
-  readonly cautions: readonly string[];
-  readonly refer: readonly string[];
-  readonly notDoing: readonly { readonly text: string; readonly why: string }[];
+  readonly cautions: readonly Caution[];
+  readonly refer: readonly Referral[];
+  readonly notDoing: readonly { readonly text: string; readonly why: NotDoingReason }[];
   /** Where other advisors would say otherwise, and why it is done so here. */
   readonly differ: readonly View[];
   readonly lookAgain: Day;
@@ -59,26 +67,34 @@ const leadFirst = (named: readonly Cause[], lead: Lead | null): readonly Cause[]
   lead ? [lead.cause, ...named.filter(({ id }) => id !== lead.cause.id)] : named;
 
 /** A step that is not against the leading cause says against what it is. */
-function wordsOf({ candidate: { text, targets } }: Chosen, named: readonly Cause[]): string {
+function textOf({ candidate: { text, targets } }: Chosen, named: readonly Cause[]): StepText {
   const [lead] = named;
   const causes = targets.map(({ suspect }) => suspect.cause);
   const [other] = causes;
-  if (!lead || !other || causes.includes(lead)) return text;
-  const name = midSentence(other.name);
-  return named.includes(other) ? `Against ${name}: ${text}` : `If it is ${name}: ${text}`;
+  const against =
+    !lead || !other || causes.includes(lead)
+      ? null
+      : { cause: other.name, isNamed: named.includes(other) };
+  return { code: 'library', text, against };
 }
 
 function toStep(chosen: Chosen, named: readonly Cause[], today: Day): Step {
   const { treatment, state, rule } = chosen.candidate;
   return {
     id: treatment.id,
-    text: wordsOf(chosen, named),
+    text: textOf(chosen, named),
     rung: treatment.rung,
-    when: { ...spanOf(state, today), note: whenInWords(state, today) },
-    cautions: [...new Set(chosen.cautions)],
+    when: { ...spanOf(state, today), state },
+    cautions: distinct(chosen.cautions),
     work: { treatment, rule },
   };
 }
+
+const atOnce = (today: Day): Step['when'] => ({
+  from: today,
+  to: null,
+  state: { kind: 'always' },
+});
 
 /** A step that confirms the cause where being wrong is costly, or where the cause is still open. */
 function confirmStep(lead: Lead, verdict: Verdict, today: Day): Step[] {
@@ -87,9 +103,9 @@ function confirmStep(lead: Lead, verdict: Verdict, today: Day): Step[] {
   return [
     {
       id: `confirm-${lead.cause.id}`,
-      text: lead.cause.confirm,
+      text: { code: 'library', text: lead.cause.confirm, against: null },
       rung: 'leave',
-      when: { from: today, to: null, note: 'now' },
+      when: atOnce(today),
       cautions: [],
       work: null,
     },
@@ -98,7 +114,7 @@ function confirmStep(lead: Lead, verdict: Verdict, today: Day): Step[] {
 
 const FIND_OUT: Omit<Step, 'when'> = {
   id: 'send-sample',
-  text: 'Send clear photographs of the whole plant, the damage close up and the leaf underside, or bring a bagged piece with both healthy and damaged tissue.',
+  text: { code: 'send-sample' },
   rung: 'leave',
   cautions: [],
   work: null,
@@ -107,7 +123,7 @@ const FIND_OUT: Omit<Step, 'when'> = {
 /** For a question of care that could mean several things. */
 const ASK_AGAIN: Omit<Step, 'when'> = {
   id: 'ask-again',
-  text: 'Ask once more what is to be done, to which plant, and when it was last done.',
+  text: { code: 'ask-again' },
   rung: 'leave',
   cautions: [],
   work: null,
@@ -119,11 +135,16 @@ function namedCauses(network: Network, posterior: Posterior): readonly Cause[] {
     .filter((cause) => cause !== undefined);
 }
 
-function notDoing(
-  causes: readonly Cause[],
-  hidden: readonly { judged: AssessedTreatment; why: string }[],
-) {
-  const own = causes.flatMap(({ avoid }) => avoid);
+/** A treatment that must not or shall not be used, with the reason. */
+interface Hidden {
+  readonly judged: AssessedTreatment;
+  readonly why: NotDoingReason;
+}
+
+function notDoing(causes: readonly Cause[], hidden: readonly Hidden[]): Advice['notDoing'] {
+  const own = causes.flatMap(({ avoid }) =>
+    avoid.map(({ text, why }) => ({ text, why: { code: 'library' as const, text: why } })),
+  );
   const blocked = hidden.map(({ judged, why }) => ({ text: judged.candidate.treatment.name, why }));
   return [...own, ...blocked].slice(0, 8);
 }
@@ -160,7 +181,7 @@ function lookAgainOn(
 
 /** Steps that are open to choice after safety and the enquirer's approach, and those that are not, with the reason. */
 function sift(judged: readonly AssessedTreatment[], context: AdviceContext) {
-  const hidden: { judged: AssessedTreatment; why: string }[] = [];
+  const hidden: Hidden[] = [];
   const allowed = judged.filter((one) => {
     const why = one.forbidden ?? hiddenBy(context.approach, one.candidate.treatment);
     if (why !== null) hidden.push({ judged: one, why });
@@ -199,8 +220,7 @@ export function planAdvice(
   const known = namedCauses(network, posterior);
   const named = verdict === 'find-out' ? known.slice(0, 1) : known;
   const missing = lead && isCareTopic(lead.cause) ? ASK_AGAIN : FIND_OUT;
-  const ask: Step[] =
-    verdict === 'find-out' ? [{ ...missing, when: { from: today, to: null, note: 'now' } }] : [];
+  const ask: Step[] = verdict === 'find-out' ? [{ ...missing, when: atOnce(today) }] : [];
   const confirm = lead ? confirmStep(lead, verdict, today) : [];
   const inOrder = leadFirst(named, lead);
   const steps = [
@@ -212,7 +232,7 @@ export function planAdvice(
     headline: headlineOf(verdict, lead, named, chosen, context),
     steps,
     cautions: planCautions(context, lead, named, chosen),
-    refer: [...new Set(chosen.flatMap(({ referTo }) => referTo))],
+    refer: distinct(chosen.flatMap(({ referTo }) => referTo)),
     notDoing: notDoing(named, hidden),
     differ: viewsOn(library, named, chosen),
     lookAgain: lookAgainOn(lead, verdict, chosen, today),
@@ -224,11 +244,15 @@ function planCautions(
   lead: Lead | null,
   named: readonly Cause[],
   chosen: readonly Chosen[],
-): readonly string[] {
-  const poisonous = context.traits.poisonous === true ? [STANDING.poisonous] : [];
-  const ofCauses = named.flatMap(({ cautions }) => cautions);
+): readonly Caution[] {
+  const poisonous: readonly Caution[] =
+    context.traits.poisonous === true ? [{ code: 'poisonous-plant' }] : [];
+  const ofCauses = named.flatMap(({ cautions }) =>
+    cautions.map((text): Caution => ({ code: 'library', text })),
+  );
   const ofSteps = chosen.flatMap(({ planCautions }) => planCautions);
   // An answer about care diagnoses nothing.
-  const presumptive = lead && isCareTopic(lead.cause) ? [] : [channelCaution(context.channel)];
-  return [...new Set([...presumptive, ...poisonous, ...ofCauses, ...ofSteps])];
+  const presumptive: readonly Caution[] =
+    lead && isCareTopic(lead.cause) ? [] : [{ code: 'presumptive', channel: context.channel }];
+  return distinct([...presumptive, ...poisonous, ...ofCauses, ...ofSteps]);
 }

@@ -149,7 +149,7 @@ it('keeps hazards from pets and children unless none is about', () => {
   const bait = candidate({ petHazard: true, classes: ['molluscicide'] }, 'mollusc');
   const none = new Set([findingId('pets-or-children')]);
   expect(rules.petsAndChildren(bait, context()).kind).toBe('forbid');
-  expect(rules.petsAndChildren(bait, context({ ruledOut: none })).kind).toBe('standing');
+  expect(rules.petsAndChildren(bait, context({ ruledOut: none })).kind).toBe('plan-caution');
   expect(
     rules.petsAndChildren(bait, context({ reported: new Set([findingId('pets-or-children')]) }))
       .kind,
@@ -162,10 +162,10 @@ it('keeps products out of open water', () => {
 });
 
 it('puts the label first on every product, and days to harvest on food', () => {
-  expect(rules.labelDecides(candidate(insecticide), context()).kind).toBe('standing');
+  expect(rules.labelDecides(candidate(insecticide), context()).kind).toBe('plan-caution');
   expect(
     rules.harvestInterval(candidate(insecticide), context({ traits: { edible: 'leaf' } })).kind,
-  ).toBe('standing');
+  ).toBe('plan-caution');
   expect(rules.labelDecides(candidate({}), context()).kind).toBe('allow');
 });
 

@@ -3,23 +3,24 @@ import { RELIED_ON } from '../schema/reliedOn.ts';
 import type { ProductClass, Treatment } from '../schema/treatment.ts';
 import type { Candidate } from './candidates.ts';
 import type { AdviceContext } from './context.ts';
+import type { Caution, Referral, SafetyReason } from './messages.ts';
 
 /** What a rule says of a candidate. `forbid` cannot be overridden by any ranking. */
 export type Ruling =
   | { readonly kind: 'allow' }
-  | { readonly kind: 'caution'; readonly text: string }
+  | { readonly kind: 'caution'; readonly caution: Caution }
   /** Holds for the whole plan, so it is said once. */
-  | { readonly kind: 'standing'; readonly text: string }
-  | { readonly kind: 'refer'; readonly to: string; readonly text: string }
-  | { readonly kind: 'forbid'; readonly why: string };
+  | { readonly kind: 'plan-caution'; readonly caution: Caution }
+  | { readonly kind: 'refer'; readonly to: Referral; readonly caution: Caution }
+  | { readonly kind: 'forbid'; readonly reason: SafetyReason };
 
 /** One hard rule of safety, tested on its own. */
 export type SafetyRule = (candidate: Candidate, context: AdviceContext) => Ruling;
 
 const ALLOW: Ruling = { kind: 'allow' };
-const caution = (text: string): Ruling => ({ kind: 'caution', text });
-const standing = (text: string): Ruling => ({ kind: 'standing', text });
-const forbid = (why: string): Ruling => ({ kind: 'forbid', why });
+const warn = (caution: Caution): Ruling => ({ kind: 'caution', caution });
+const warnPlan = (caution: Caution): Ruling => ({ kind: 'plan-caution', caution });
+const forbid = (reason: SafetyReason): Ruling => ({ kind: 'forbid', reason });
 
 const KILLING: readonly ProductClass[] = [
   'insecticide',
@@ -46,7 +47,7 @@ export const CAUSE_KNOWN = 0.5;
 export const causeFirst: SafetyRule = (candidate) => {
   if (!isPesticide(candidate.treatment)) return ALLOW;
   const known = candidate.targets.reduce((sum, { suspect }) => sum + suspect.probability, 0);
-  return known >= CAUSE_KNOWN ? ALLOW : forbid('The cause is not sure enough for any product yet.');
+  return known >= CAUSE_KNOWN ? ALLOW : forbid({ code: 'cause-unsure' });
 };
 
 const TARGETS: Readonly<Record<ProductClass, readonly Category[]>> = {
@@ -68,7 +69,7 @@ export const rightKind: SafetyRule = (candidate) => {
     candidate.treatment.classes.some((one) => TARGETS[one].includes(category));
   return candidate.targets.every(({ suspect }) => reaches(suspect.cause.category))
     ? ALLOW
-    : forbid('This product does not work on this kind of culprit.');
+    : forbid({ code: 'wrong-kind-of-product' });
 };
 
 /** Restricted-use products are bought and applied by licence holders only. */
@@ -76,8 +77,8 @@ export const restrictedUse: SafetyRule = ({ treatment }) =>
   treatment.restricted || treatment.who === 'licensed'
     ? {
         kind: 'refer',
-        to: 'a licensed applicator',
-        text: 'Only a licence holder may buy and apply this.',
+        to: 'licensed-applicator',
+        caution: { code: 'licence-holders-only' },
       }
     : ALLOW;
 
@@ -86,7 +87,7 @@ export const systemicOnFood: SafetyRule = ({ treatment }, { traits }) =>
   treatment.systemic &&
   treatment.classes.includes('insecticide') &&
   (traits.edible ?? 'none') !== 'none'
-    ? forbid('A systemic insecticide does not belong on a plant that is grown to eat.')
+    ? forbid({ code: 'systemic-on-food' })
     : ALLOW;
 
 function inBloom(context: AdviceContext): boolean {
@@ -99,15 +100,11 @@ function inBloom(context: AdviceContext): boolean {
 export const openBlossom: SafetyRule = ({ treatment }, context) => {
   if (!treatment.classes.some((one) => one === 'insecticide' || one === 'miticide')) return ALLOW;
   if (treatment.systemic && context.traits.beeVisited === true) {
-    return forbid(
-      'Bees visit this plant, and a systemic insecticide reaches its nectar and pollen.',
-    );
+    return forbid({ code: 'systemic-where-bees-visit' });
   }
   return inBloom(context)
-    ? forbid(
-        'The plant is in flower: nothing that kills insects goes on open blossom, for the bees.',
-      )
-    : caution('Never on open blossom; spray in the evening when bees are home.');
+    ? forbid({ code: 'open-blossom' })
+    : warn({ code: 'never-on-open-blossom' });
 };
 
 /** Above this, oils and soaps burn leaves (common practice: about 90 F). */
@@ -120,15 +117,10 @@ export const oilInHeat: SafetyRule = ({ treatment }, { reported, almanac, today 
     reported.has(SAFETY_FINDINGS.heat) ||
     almanac.normalOn(today).maxCelsius >= OIL_LIMIT_CELSIUS
   ) {
-    return forbid(
-      `Oils and soaps burn leaves above about ${OIL_LIMIT_CELSIUS} C (90 F); wait for cooler days.`,
-    );
+    return forbid({ code: 'oil-in-heat', maxCelsius: OIL_LIMIT_CELSIUS });
   }
-  if (reported.has(SAFETY_FINDINGS.dry))
-    return forbid('Oils and soaps burn the leaves of a thirsty plant; water first.');
-  return caution(
-    `Not above ${OIL_LIMIT_CELSIUS} C (90 F), and not on a thirsty plant. Try it on a few leaves first.`,
-  );
+  if (reported.has(SAFETY_FINDINGS.dry)) return forbid({ code: 'oil-on-thirsty-plant' });
+  return warn({ code: 'oil-limits', maxCelsius: OIL_LIMIT_CELSIUS });
 };
 
 /** Work high in a tree is an arborist's. */
@@ -136,16 +128,12 @@ export const tallTrees: SafetyRule = ({ treatment }, { traits, reported }) => {
   if (treatment.who === 'arborist') {
     return {
       kind: 'refer',
-      to: 'a certified arborist',
-      text: 'This is work for a certified arborist.',
+      to: 'arborist',
+      caution: { code: 'arborist-only' },
     };
   }
   const tall = traits.tall === true || reported.has(SAFETY_FINDINGS.tall);
-  return treatment.aloft && tall
-    ? caution(
-        'Only what you reach with both feet on the ground; ladder and saw work is for a certified arborist.',
-      )
-    : ALLOW;
+  return treatment.aloft && tall ? warn({ code: 'reach-from-the-ground' }) : ALLOW;
 };
 
 /** Wild animals: the law of the place decides on trapping and release. */
@@ -153,39 +141,35 @@ export const wildAnimals: SafetyRule = ({ treatment }) =>
   treatment.who === 'wildlife'
     ? {
         kind: 'refer',
-        to: 'the local wildlife office',
-        text: 'Local wildlife law decides whether animals may be trapped or moved.',
+        to: 'wildlife-office',
+        caution: { code: 'wildlife-law' },
       }
     : ALLOW;
 
 /** What can hurt a dog, a cat or a child is offered only where the enquirer was asked and none is about. */
 export const petsAndChildren: SafetyRule = ({ treatment }, { ruledOut }) => {
   if (treatment.petHazard && !ruledOut.has(SAFETY_FINDINGS.pets)) {
-    return forbid('Not where a pet or a child could get at it.');
+    return forbid({ code: 'pets-or-children' });
   }
   return isPesticide(treatment) || treatment.petHazard
-    ? standing('Keep children and pets away from products until it is dry or put away.')
+    ? warnPlan({ code: 'keep-away-until-dry' })
     : ALLOW;
 };
 
 /** Label first, on every product. */
 export const labelDecides: SafetyRule = ({ treatment }) =>
-  isPesticide(treatment)
-    ? standing(
-        'Use a product only if its label names this pest and this plant, at the label rate and no stronger; local rules apply.',
-      )
-    : ALLOW;
+  isPesticide(treatment) ? warnPlan({ code: 'label-decides' }) : ALLOW;
 
 /** Days to harvest on food. */
 export const harvestInterval: SafetyRule = ({ treatment }, { traits }) =>
   isPesticide(treatment) && (traits.edible ?? 'none') !== 'none'
-    ? standing('Keep the days to harvest that the label gives, and wash what you pick.')
+    ? warnPlan({ code: 'days-to-harvest' })
     : ALLOW;
 
 /** No run-off into water. */
 export const openWater: SafetyRule = ({ treatment }, { reported }) =>
   isPesticide(treatment) && reported.has(SAFETY_FINDINGS.water)
-    ? forbid('Too close to open water for any product that kills.')
+    ? forbid({ code: 'near-open-water' })
     : ALLOW;
 
 /** Every hard rule, in the order in which they are read. */

@@ -24,7 +24,7 @@ import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 import { extract, type Extracted, type ExtractedFinding } from '../language/extract.ts';
 import type { Token } from '../language/tokens.ts';
 import { cosineSimilarity } from '../language/textSimilarity.ts';
-import { oddAmounts, saidAmounts, type SaidAmount } from '../language/amounts.ts';
+import { oddAmounts, saidAmounts, type OddAmount, type SaidAmount } from '../language/amounts.ts';
 import { mixedUpLengths, oddLengths, type SaidLength } from '../language/measures.ts';
 import { partByPlant, type PlantPart } from '../language/severalPlants.ts';
 import type { RankedPlant } from '../language/plantNames.ts';
@@ -87,6 +87,7 @@ export interface Consultation {
   readonly ask: readonly Question[];
   readonly stopping: StoppingDecision;
   readonly conflicts: readonly Conflict[];
+  readonly doubts: readonly MeasureDoubt[];
   readonly counterfactuals: Counterfactuals | null;
   readonly pair: readonly PairArgument[];
   readonly advice: Advice;
@@ -291,11 +292,8 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     unexplained: posterior.notInLibrary,
     ask: questions.slice(0, 3),
     stopping: applyStoppingRule(network, posterior, questions, samples, reports.length),
-    conflicts: [
-      ...findConflicts(library, network, reports, evidence, readTogether(extracted.findings)),
-      ...doubtfulMeasures(words),
-      ...oddAmounts(amounts, words).map((text) => ({ findings: [], text })),
-    ],
+    conflicts: findConflicts(library, network, reports, evidence, readTogether(extracted.findings)),
+    doubts: doubtfulMeasures(words, amounts),
     counterfactuals: counterfactualsOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),
     advice: planAdvice(library, network, posterior, context),
@@ -357,13 +355,24 @@ function counterfactualsOf(
   return findCounterfactuals(network, inquiry, evidence, labelOf);
 }
 
-function doubtfulMeasures(words: string): readonly Conflict[] {
+/** Measures that are out of proportion or do not agree, in the words that were said. */
+export type MeasureDoubt =
+  | { readonly code: 'mixed-units'; readonly said: readonly [string, string] }
+  | { readonly code: 'odd-length'; readonly said: string; readonly thing: string }
+  | OddAmount;
+
+function doubtfulMeasures(words: string, amounts: readonly SaidAmount[]): readonly MeasureDoubt[] {
   const said = ({ span }: SaidLength): string => words.slice(span.start, span.end);
-  const mixedUp = mixedUpLengths(words).map(
-    ([a, b]) => `"${said(a)}" and "${said(b)}" were both said. Which is it?`,
-  );
-  const odd = oddLengths(words).map(
-    ({ length, thing }) => `"${said(length)}" is odd for ${thing}. Was it another unit?`,
-  );
-  return [...mixedUp, ...odd].map((text) => ({ findings: [], text }));
+  return [
+    ...mixedUpLengths(words).map(([a, b]): MeasureDoubt => ({
+      code: 'mixed-units',
+      said: [said(a), said(b)],
+    })),
+    ...oddLengths(words).map(({ length, thing }): MeasureDoubt => ({
+      code: 'odd-length',
+      said: said(length),
+      thing,
+    })),
+    ...oddAmounts(amounts, words),
+  ];
 }

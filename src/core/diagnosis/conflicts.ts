@@ -8,15 +8,26 @@ import type { Weighed } from './weigh.ts';
 /** Whether two findings were read from the same words: two readings of one remark, which contradict nothing. */
 export type SameWords = (a: FindingId, b: FindingId) => boolean;
 
+/** Why reports do not go together, with the labels of the findings. */
+export type ConflictReason =
+  /** `question` is that of their group; null where it has none. */
+  | {
+      readonly code: 'exclusive';
+      readonly labels: readonly string[];
+      readonly question: string | null;
+    }
+  | { readonly code: 'kind-denied'; readonly special: string; readonly general: string }
+  | { readonly code: 'needles-and-leaves' }
+  | { readonly code: 'seldom-together'; readonly labels: readonly string[] };
+
 /** Reports that cannot, or hardly can, all be so. */
 export interface Conflict {
   readonly findings: readonly FindingId[];
   /** What to ask back. */
-  readonly text: string;
+  readonly reason: ConflictReason;
 }
 
 const labelOf = (library: Compiled, id: FindingId): string => library.findings.get(id)?.label ?? id;
-const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
 /** Choices of an exclusive group that were both affirmed. */
 function groupConflicts(library: Compiled, affirmed: readonly FindingId[]): Conflict[] {
@@ -28,9 +39,9 @@ function groupConflicts(library: Compiled, affirmed: readonly FindingId[]): Conf
   return [...byGroup]
     .filter(([, ids]) => ids.length > 1)
     .map(([group, findings]) => {
-      const both = findings.map((id) => lower(labelOf(library, id))).join(' and ');
-      const question = library.groups.get(group)?.question ?? 'Which is it?';
-      return { findings, text: `Reported together: ${both}. ${question}` };
+      const labels = findings.map((id) => labelOf(library, id));
+      const question = library.groups.get(group)?.question ?? null;
+      return { findings, reason: { code: 'exclusive', labels, question } };
     });
 }
 
@@ -44,7 +55,11 @@ function kindConflicts(library: Compiled, reports: readonly Report[]): Conflict[
         .filter((general) => general !== finding && library.implied(finding).includes(general))
         .map((general) => ({
           findings: [finding, general],
-          text: `"${labelOf(library, finding)}" was reported, but "${lower(labelOf(library, general))}" denied. Which holds?`,
+          reason: {
+            code: 'kind-denied' as const,
+            special: labelOf(library, finding),
+            general: labelOf(library, general),
+          },
         })),
     );
 }
@@ -55,12 +70,7 @@ function partConflict(library: Compiled, affirmed: readonly FindingId[]): Confli
     affirmed.filter((id) => library.findings.get(id)?.part === part);
   const [needles, leaves] = [onPart('needle'), onPart('leaf')];
   if (needles.length === 0 || leaves.length === 0) return [];
-  return [
-    {
-      findings: [...needles, ...leaves],
-      text: 'Needles and leaves were both reported. Is this one plant, or are there two?',
-    },
-  ];
+  return [{ findings: [...needles, ...leaves], reason: { code: 'needles-and-leaves' } }];
 }
 
 /** Two reports this many times rarer together than if they had nothing to do with each other are asked back. */
@@ -88,13 +98,8 @@ function seldomTogether(
     });
   });
   if (worst.ratio < SELDOM_TOGETHER) return [];
-  const both = worst.findings.map((id) => `"${lower(labelOf(library, id))}"`).join(' and ');
-  return [
-    {
-      findings: worst.findings,
-      text: `Hardly any cause shows both ${both}. Is one of them misheard, or are there two troubles?`,
-    },
-  ];
+  const labels = worst.findings.map((id) => labelOf(library, id));
+  return [{ findings: worst.findings, reason: { code: 'seldom-together', labels } }];
 }
 
 /** Contradictions among the reports, the plain ones first. */

@@ -84,7 +84,7 @@ it('asks for the kind while it is open, and not when it is known', () => {
     );
   };
   const [asked] = kinds('maple');
-  expect(asked?.question).toBe('Which kind of maple is it?');
+  expect(asked?.question).toEqual({ code: 'which-kind', of: 'Maple' });
   expect(asked?.choices.map(({ label }) => label)).toEqual(['Silver maple', 'Red maple']);
   expect(kinds('red-maple')).toEqual([]);
 });

@@ -7,7 +7,6 @@ import {
 import { causeSchema, type CareTopic, type Cause } from '../schema/cause.ts';
 import { findingSchema, type Finding } from '../schema/finding.ts';
 import { treatmentSchema, type Treatment } from '../schema/treatment.ts';
-import { midSentence } from '../util/midSentence.ts';
 
 /** Id of the finding that the enquirer asks about a topic. */
 const ASKING = 'asks-';
@@ -73,7 +72,6 @@ export function careFinding({ id, name, phrases, source }: CareTopic): Finding {
     ...ANY_FINDING,
     id: askingFor(id),
     label: `Asks: ${name}`,
-    question: `Is your question about this: ${midSentence(name)}?`,
     phrases,
     source,
   };

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { day } from '../../test/setting.ts';
+import { amountText, measureDoubtText } from '../../wording/amounts.ts';
 import { isoDay } from '../timing/calendar.ts';
 import { oddAmounts, saidAmounts, type SaidAmount, type SaidAt } from './amounts.ts';
 
 const AT: SaidAt = { today: day('2026-06-13'), south: false, fahrenheit: true };
 const said = (text: string, at: SaidAt = AT): readonly SaidAmount[] => saidAmounts(text, at);
-const odd = (text: string): readonly string[] => oddAmounts(said(text), text);
+const odd = (text: string): readonly string[] => oddAmounts(said(text), text).map(measureDoubtText);
 const range = (text: string, at: SaidAt = AT): string => {
   const [first] = said(text, at);
   if (!first || !('from' in first)) return 'none';
@@ -55,7 +56,7 @@ describe('watering', () => {
   });
   it('tells how much in litres', () => {
     const [one] = said('it gets two gallons of water once a week');
-    expect(one?.text).toBe('Water: once a week, 7.6 litres');
+    expect(one && amountText(one, AT.today)).toBe('Water: once a week, 7.6 litres');
   });
   it('is not heard where no water is meant', () => {
     expect(said('I mow twice a week for an hour')).toEqual([]);

@@ -1,4 +1,4 @@
-import { addDays, civil, dayInWords, dayOf, type Day } from '../timing/calendar.ts';
+import { addDays, civil, dayOf, type Day } from '../timing/calendar.ts';
 import { NUMBER_PATTERN, numberOf } from './numbers.ts';
 import type { Span } from './tokens.ts';
 
@@ -10,7 +10,8 @@ export type SaidAmount =
       /** First and last day that can be meant; null where it hangs on an event without a date. */
       readonly from: Day | null;
       readonly to: Day | null;
-      readonly text: string;
+      /** The event or season that was named; null where days are known. */
+      readonly named: string | null;
       readonly span: Span;
     }
   | {
@@ -18,13 +19,13 @@ export type SaidAmount =
       readonly timesPerWeek: number | null;
       readonly minutes: number | null;
       readonly litres: number | null;
-      readonly text: string;
       readonly span: Span;
     }
   | {
       readonly kind: 'temperature';
       readonly celsius: number;
-      readonly text: string;
+      /** As it was said, when that was in degrees Fahrenheit. */
+      readonly fahrenheit: number | null;
       readonly span: Span;
     };
 
@@ -145,35 +146,19 @@ function* ranges(text: string, { today, south }: SaidAt): Generator<[RegExpMatch
   }
 }
 
-function rangeInWords({ from, to }: Range, today: Day): string {
-  const [first, last] = [dayInWords(from, today), dayInWords(to, today)];
-  if (first === last) return first;
-  const [start, end] = [civil(from), civil(to)];
-  const sameMonth = start.month === end.month && start.year === end.year;
-  return sameMonth ? `${start.dayOfMonth} to ${last}` : `${first} to ${last}`;
-}
-
 function sinceWhen(text: string, said: SaidAt): readonly SaidAmount[] {
   const dated = [...ranges(text, said)].flatMap(([match, range]): SaidAmount[] => {
     const span = spanOf(match);
     const before = text.slice(Math.max(0, span.start - 60), span.start);
     if (OTHERS_AGE.test(before)) return [];
     const kind = PLANTED.test(before) ? 'planted' : 'since';
-    const words = rangeInWords(range, said.today);
-    return [
-      {
-        kind,
-        ...range,
-        text: kind === 'planted' ? `Planted about ${words}` : `Since about ${words}`,
-        span,
-      },
-    ];
+    return [{ kind, ...range, named: null, span }];
   });
   const after = [...text.matchAll(AFTER)].map((match): SaidAmount => ({
     kind: 'since',
     from: null,
     to: null,
-    text: `Since the ${(match[1] ?? '').toLowerCase()}`,
+    named: (match[1] ?? '').toLowerCase(),
     span: spanOf(match),
   }));
   const again = [...text.matchAll(SEASON)]
@@ -182,7 +167,7 @@ function sinceWhen(text: string, said: SaidAt): readonly SaidAmount[] {
       kind: 'every-year',
       from: null,
       to: null,
-      text: `Comes back every ${(match[2] ?? '').toLowerCase()}`,
+      named: (match[2] ?? '').toLowerCase(),
       span: spanOf(match),
     }));
   return [...dated, ...after, ...again];
@@ -232,24 +217,6 @@ function litresIn(sentence: string): number | null {
   return match ? numberOf(match[1] ?? '') * (LITRES[(match[2] ?? '').toLowerCase()] ?? 1) : null;
 }
 
-const shortNumber = (value: number): string => String(Math.round(10 * value) / 10);
-
-const OFTEN_WORDS = new Map([
-  [14, 'twice a day'],
-  [7, 'every day'],
-  [3.5, 'every other day'],
-  [2, 'twice a week'],
-  [1, 'once a week'],
-]);
-
-function oftenInWords(timesPerWeek: number): string {
-  const words = OFTEN_WORDS.get(timesPerWeek);
-  if (words !== undefined) return words;
-  return timesPerWeek < 1
-    ? `every ${shortNumber(7 / timesPerWeek)} days`
-    : `${shortNumber(timesPerWeek)} times a week`;
-}
-
 function wateringSaid(text: string): readonly SaidAmount[] {
   return [...text.matchAll(SENTENCE)].flatMap((match): SaidAmount[] => {
     const [sentence] = match;
@@ -261,11 +228,6 @@ function wateringSaid(text: string): readonly SaidAmount[] {
       litresIn(sentence),
     ];
     if (times === null && minutes === null && litres === null) return [];
-    const parts = [
-      ...(times === null ? [] : [oftenInWords(times)]),
-      ...(minutes === null ? [] : [`${shortNumber(minutes)} minutes`]),
-      ...(litres === null ? [] : [`${shortNumber(litres)} litres`]),
-    ];
     const start = match.index + water.index;
     return [
       {
@@ -273,7 +235,6 @@ function wateringSaid(text: string): readonly SaidAmount[] {
         timesPerWeek: times,
         minutes,
         litres,
-        text: `Water: ${parts.join(', ')}`,
         span: { start, end: start + water[0].length },
       },
     ];
@@ -289,8 +250,12 @@ function temperaturesSaid(text: string, { fahrenheit }: SaidAt): readonly SaidAm
     const value = Number(number);
     const isFahrenheit = unit === undefined ? fahrenheit : /^f/i.test(unit);
     const celsius = isFahrenheit ? ((value - 32) * 5) / 9 : value;
-    const text = isFahrenheit ? `${value} F (${Math.round(celsius)} C)` : `${value} C`;
-    return { kind: 'temperature', celsius, text, span: spanOf(match) };
+    return {
+      kind: 'temperature',
+      celsius,
+      fahrenheit: isFahrenheit ? value : null,
+      span: spanOf(match),
+    };
   });
 }
 
@@ -306,17 +271,21 @@ const LIKELY_AIR = { least: -50, most: 52 } as const;
 /** Water more often than this is hardly meant, times a week: our own estimate. */
 const MAX_WATERINGS = 21;
 
-/** What is out of proportion, worded as a question to ask back. */
-export function oddAmounts(amounts: readonly SaidAmount[], text: string): readonly string[] {
-  return amounts.flatMap((one): string[] => {
-    const words = text.slice(one.span.start, one.span.end);
+/** An amount that is out of proportion. */
+export type OddAmount =
+  | { readonly code: 'odd-temperature'; readonly said: string }
+  | { readonly code: 'odd-watering'; readonly timesPerWeek: number };
+
+/** What is out of proportion and should be asked back. */
+export function oddAmounts(amounts: readonly SaidAmount[], text: string): readonly OddAmount[] {
+  return amounts.flatMap((one): OddAmount[] => {
     if (one.kind === 'temperature')
       return one.celsius < LIKELY_AIR.least || one.celsius > LIKELY_AIR.most
-        ? [`"${words}" is odd for the weather. Was it another unit?`]
+        ? [{ code: 'odd-temperature', said: text.slice(one.span.start, one.span.end) }]
         : [];
     if (one.kind === 'watering')
       return one.timesPerWeek !== null && one.timesPerWeek > MAX_WATERINGS
-        ? [`Watering ${shortNumber(one.timesPerWeek)} times a week is odd. How often is it?`]
+        ? [{ code: 'odd-watering', timesPerWeek: one.timesPerWeek }]
         : [];
     return [];
   });

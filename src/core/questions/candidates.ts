@@ -2,7 +2,6 @@ import type { Compiled } from '../library/compile.ts';
 import type { Finding } from '../schema/finding.ts';
 import type { FindingId, PlantId } from '../schema/common.ts';
 import { tabulate } from '../util/maths.ts';
-import { midSentence } from '../util/midSentence.ts';
 import { reliabilityOf, reportLikelihood, type Report } from '../diagnosis/evidence.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { FindingNode } from '../diagnosis/nodes.ts';
@@ -26,12 +25,18 @@ export interface PossibleAnswer {
   readonly likelihood: Float64Array;
 }
 
+/** The question for the plant: which one, or which kind of the group that was named. */
+export type PlantQuestion =
+  { readonly code: 'which-plant' } | { readonly code: 'which-kind'; readonly of: string };
+
 /** A question before it is valued. */
 export interface CandidateQuestion {
   readonly kind: QuestionKind;
   /** Finding id, group id, or {@link PLANT_QUESTION}. */
   readonly finding: string;
-  readonly question: string;
+  /** Words of the library, or the question for the plant. */
+  readonly question: string | PlantQuestion;
+  /** How to look, in the words of the library. */
   readonly how: string | null;
   readonly seconds: number;
   readonly choices: readonly { readonly finding: string; readonly label: string }[];
@@ -182,10 +187,8 @@ export function candidatePlant(
   return {
     kind: 'plant',
     finding: PLANT_QUESTION,
-    question: group ? `Which kind of ${midSentence(group.label)} is it?` : 'Which plant is it?',
-    how: group
-      ? null
-      : 'If they do not know: tree, shrub, vegetable, grass or in a pot? Needles or leaves?',
+    question: group ? { code: 'which-kind', of: group.label } : { code: 'which-plant' },
+    how: null,
     seconds: 10,
     choices: offered.map(({ plant, label }) => ({ finding: plant, label })),
     answers: named.map(({ plant, label, share, at }) => ({

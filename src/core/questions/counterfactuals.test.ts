@@ -1,3 +1,4 @@
+import { stoppingText } from '../../wording/questions.ts';
 import { miniLibrary } from '../../test/miniLibrary.ts';
 import { circumstancesAt, findingId, plantId } from '../../test/setting.ts';
 import { findConflicts } from '../diagnosis/conflicts.ts';
@@ -90,11 +91,11 @@ describe('contradictions', () => {
     findConflicts(library, network, reports, weigh(...reports).evidence);
 
   it.each([
-    ['two choices of one group', [said('old'), said('new')], 'Old or new?'],
-    ['a kind of what was denied', [said('rust'), said('spots', false)], 'Which holds?'],
-    ['needles and leaves', [said('shed'), said('webs')], 'one plant'],
-  ])('flags %s', (_name, reports, text) => {
-    expect(conflicts(...reports)[0]?.text).toContain(text);
+    ['two choices of one group', [said('old'), said('new')], 'exclusive'],
+    ['a kind of what was denied', [said('rust'), said('spots', false)], 'kind-denied'],
+    ['needles and leaves', [said('shed'), said('webs')], 'needles-and-leaves'],
+  ])('flags %s', (_name, reports, code) => {
+    expect(conflicts(...reports)[0]?.reason.code).toBe(code);
   });
 
   it('flags two signs that no one cause shows, where two causes at once are rare', () => {
@@ -105,7 +106,7 @@ describe('contradictions', () => {
     const net = buildNetwork(many, plantId('fern'), circumstancesAt(many));
     const reports = [said('s1'), said('s7')];
     const { evidence } = weighAll(many, net, reports, 0);
-    expect(findConflicts(many, net, reports, evidence)[0]?.text).toContain('misheard');
+    expect(findConflicts(many, net, reports, evidence)[0]?.reason.code).toBe('seldom-together');
   });
 
   it('is silent when all goes together', () => {
@@ -127,7 +128,8 @@ describe('settled', () => {
   it('names the leader and why nothing is left to ask', () => {
     const done = state(said('webs'), said('shed'), said('spots', false), said('old'));
     expect(done.settled).toBe(true);
-    expect(done.reason).toMatch(/Cause c stands at (over )?\d+ %/);
+    expect(done.reason).toMatchObject({ code: 'leader-clear', first: { name: 'Cause c' } });
+    expect(stoppingText(done.reason)).toMatch(/Cause c stands at (over )?\d+ %/);
   });
 });
 

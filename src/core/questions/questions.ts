@@ -18,7 +18,7 @@ export interface Question {
   readonly kind: QuestionKind;
   /** Finding id, group id when one choice of several is asked for, or `plant`. */
   readonly finding: string;
-  readonly question: string;
+  readonly question: CandidateQuestion['question'];
   readonly how: string | null;
   readonly seconds: number;
   /** Expected fall of the advice's loss, in harm points, less the cost of asking. */

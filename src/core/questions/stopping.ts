@@ -1,12 +1,23 @@
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Question } from './questions.ts';
-import { midSentence } from '../util/midSentence.ts';
+
+/** A cause by name with its probability, 0 to 1. */
+export interface LikelyCause {
+  readonly name: string;
+  readonly probability: number;
+}
+
+/** Why the questions are done, or are not. */
+export type StoppingReason =
+  | { readonly code: 'nothing-reported' | 'question-open' | 'no-trouble' | 'not-in-library' }
+  | { readonly code: 'leader-clear' | 'leader'; readonly first: LikelyCause }
+  | { readonly code: 'two-open'; readonly first: LikelyCause; readonly second: LikelyCause };
 
 /** Whether anything is left to ask, and why. */
 export interface StoppingDecision {
   readonly settled: boolean;
-  readonly reason: string;
+  readonly reason: StoppingReason;
   /** What to send or measure when only that would help; null when it would not. */
   readonly sample: string | null;
 }
@@ -16,12 +27,7 @@ const CLEAR = 0.8;
 /** Causes below this are not named as rivals. */
 const RIVAL = 0.12;
 
-/** A description never proves anything, so nothing is said to stand at 100 %. */
-const percent = (p: number): string => (p > 0.99 ? 'over 99 %' : `${Math.round(100 * p)} %`);
-
-interface Standing {
-  readonly name: string;
-  readonly probability: number;
+interface Standing extends LikelyCause {
   readonly confirm: string | undefined;
 }
 
@@ -41,21 +47,16 @@ function sampleFor(
   open: boolean,
 ): string | null {
   const best = samples.find(({ netValue }) => netValue > 0);
-  if (best) return best.how ?? best.question;
+  if (best) return best.how ?? (typeof best.question === 'string' ? best.question : null);
   return open ? (first?.confirm ?? null) : null;
 }
 
-function reasonFor(standing: readonly Standing[], posterior: Posterior): string {
+function reasonFor(standing: readonly Standing[], posterior: Posterior): StoppingReason {
   const [first, second] = standing;
-  if (!first || posterior.nothingWrong > first.probability)
-    return 'Nothing reported points to a trouble, and no question asked now would change that advice.';
-  if (first.probability >= CLEAR)
-    return `${first.name} stands at ${percent(first.probability)}; no answer still open would change the first step.`;
-  if (posterior.notInLibrary > first.probability)
-    return 'What is reported fits no cause in the library well, and no question would mend that.';
-  return second
-    ? `${first.name} (${percent(first.probability)}) and ${midSentence(second.name)} (${percent(second.probability)}) stay open; no answer over the telephone would change the first step by more than asking costs.`
-    : `${first.name} leads at ${percent(first.probability)}; no answer would change the first step by more than asking costs.`;
+  if (!first || posterior.nothingWrong > first.probability) return { code: 'no-trouble' };
+  if (first.probability >= CLEAR) return { code: 'leader-clear', first };
+  if (posterior.notInLibrary > first.probability) return { code: 'not-in-library' };
+  return second ? { code: 'two-open', first, second } : { code: 'leader', first };
 }
 
 /**
@@ -67,16 +68,12 @@ export function applyStoppingRule(
   posterior: Posterior,
   questions: readonly Question[],
   samples: readonly Question[],
-  heard: number,
+  reports: number,
 ): StoppingDecision {
   const standing = leaders(network, posterior);
-  if (heard === 0) return { settled: false, reason: 'Nothing is reported yet.', sample: null };
+  if (reports === 0) return { settled: false, reason: { code: 'nothing-reported' }, sample: null };
   if (questions.some(({ netValue }) => netValue > 0))
-    return {
-      settled: false,
-      reason: 'The first question can still change the advice.',
-      sample: null,
-    };
+    return { settled: false, reason: { code: 'question-open' }, sample: null };
   const open = (standing[0]?.probability ?? 0) < CLEAR;
   return {
     settled: true,

@@ -1,7 +1,37 @@
-import { addDays, civil, dayInWords, type Day } from './calendar.ts';
-import type { DayCheck } from './dayCheck.ts';
+import { addDays, civil, type Day } from './calendar.ts';
+import type { DayCheck, DayReason } from './dayCheck.ts';
 import type { WeatherDay } from './weather.ts';
 import type { DaySpan } from './windows.ts';
+
+/** Why an application is not on the day it would be by the interval alone. */
+export type ShiftReason =
+  | { readonly code: 'washed-off'; readonly millimetres: number; readonly since: Day }
+  | { readonly code: 'was-due'; readonly on: Day }
+  | { readonly code: 'weather'; readonly on: Day; readonly reasons: readonly DayReason[] }
+  | { readonly code: 'in-flower'; readonly until: Day };
+
+/** Why an application cannot be on a day. */
+export type StopReason =
+  | { readonly code: 'window-closes'; readonly on: Day }
+  | { readonly code: 'days-to-harvest'; readonly days: number; readonly harvest: Day }
+  | { readonly code: 're-entry'; readonly hours: number; readonly harvest: Day }
+  | { readonly code: 'most-in-a-year'; readonly times: number };
+
+/** Why there are not more applications. */
+export interface Stopped {
+  readonly code: 'stopped';
+  readonly done: number;
+  readonly of: number;
+  readonly reason: StopReason;
+  /** The day on which the next one would be. */
+  readonly next: Day;
+}
+
+/** Why an application has moved. */
+export type MoveReason =
+  | ShiftReason
+  | Stopped
+  | { readonly code: 'after-one-before' | 'free-again' | 'window-moved' | 'left-out' };
 
 /** One time that a step is done. */
 export interface Application {
@@ -9,8 +39,8 @@ export interface Application {
   readonly number: number;
   readonly on: Day;
   readonly done: boolean;
-  /** Why it is not on the day it would be by the interval alone. */
-  readonly why: string | null;
+  /** Null when it is on the day it would be by the interval alone. */
+  readonly why: ShiftReason | null;
 }
 
 /** What the label in the user's hand says, and what is known of the crop. */
@@ -42,7 +72,7 @@ export interface StepTerms {
 /** The days of a step, and why there are not more of them. */
 export interface Applications {
   readonly list: readonly Application[];
-  readonly stopped: string | null;
+  readonly stopped: Stopped | null;
 }
 
 /** Rain after which a spray on the surface is gone, millimetres (common practice: about an inch). */
@@ -52,7 +82,7 @@ const WORTH_WAITING_DAYS = 3;
 
 interface Aim {
   readonly on: Day;
-  readonly why: string | null;
+  readonly why: ShiftReason | null;
 }
 
 /** The next day by the interval, or today when rain has washed the last application off. */
@@ -64,13 +94,9 @@ function nextByInterval(terms: StepTerms, last: Day | null): Aim {
   const fallen = rain
     .filter(({ day }) => day > last && day < today)
     .reduce((sum, { rainMillimetres }) => sum + rainMillimetres, 0);
-  if (fallen >= WASHED_OFF_MILLIMETRES && due > today) {
-    const why = `${Math.round(fallen)} mm of rain since ${dayInWords(last, today)} washed it off`;
-    return { on: today, why };
-  }
-  return due < today
-    ? { on: today, why: `it was due on ${dayInWords(due, today)}` }
-    : { on: due, why: null };
+  if (fallen >= WASHED_OFF_MILLIMETRES && due > today)
+    return { on: today, why: { code: 'washed-off', millimetres: fallen, since: last } };
+  return due < today ? { on: today, why: { code: 'was-due', on: due } } : { on: due, why: null };
 }
 
 /** The best day from the aim on, by the checks of the days they reach. */
@@ -83,26 +109,30 @@ function fitWeather({ today, checks }: StepTerms, aim: Aim): Aim {
   const possible = near ?? ahead.find(({ check }) => check.go !== 'no-go');
   if (possible?.i === first) return aim;
   const to = possible ? possible.i : checks.length;
-  const reason = `${dayInWords(aim.on, today)}: ${aimed.reasons.map(({ text }) => text).join(', ')}`;
-  return { on: addDays(today, to), why: reason };
+  return {
+    on: addDays(today, to),
+    why: { code: 'weather', on: aim.on, reasons: aimed.reasons },
+  };
 }
 
-function afterBloom({ closedForBees, today }: StepTerms, aim: Aim): Aim {
+function afterBloom({ closedForBees }: StepTerms, aim: Aim): Aim {
   if (!closedForBees || aim.on < closedForBees.from || aim.on > closedForBees.to) return aim;
-  const why = `it is in flower until about ${dayInWords(closedForBees.to, today)}, for the bees`;
-  return { on: addDays(closedForBees.to, 1), why };
+  return {
+    on: addDays(closedForBees.to, 1),
+    why: { code: 'in-flower', until: closedForBees.to },
+  };
 }
 
 /** Why an application cannot be on a day; null when it can. */
-function forbidden(terms: StepTerms, on: Day, sameYear: number): string | null {
-  const { window, harvest, label, today } = terms;
-  if (window && on > window.to) return `its window closes about ${dayInWords(window.to, today)}`;
+function forbidden(terms: StepTerms, on: Day, sameYear: number): StopReason | null {
+  const { window, harvest, label } = terms;
+  if (window && on > window.to) return { code: 'window-closes', on: window.to };
   if (harvest !== null && label.daysToHarvest !== null && on > harvest - label.daysToHarvest)
-    return `the label wants ${label.daysToHarvest} days before the harvest on ${dayInWords(harvest, today)}`;
+    return { code: 'days-to-harvest', days: label.daysToHarvest, harvest };
   if (harvest !== null && label.reentryHours !== null && on + label.reentryHours / 24 > harvest)
-    return `the label keeps people away for ${label.reentryHours} hours, and the harvest is on ${dayInWords(harvest, today)}`;
+    return { code: 're-entry', hours: label.reentryHours, harvest };
   if (label.mostPerYear !== null && sameYear >= label.mostPerYear)
-    return `the label allows ${label.mostPerYear} in a year`;
+    return { code: 'most-in-a-year', times: label.mostPerYear };
   return null;
 }
 
@@ -111,7 +141,7 @@ function forbidden(terms: StepTerms, on: Day, sameYear: number): string | null {
  * blossom, and ended by the window, the harvest and the label's yearly maximum. Days never go back.
  */
 export function planApplications(terms: StepTerms): Applications {
-  const { today, times } = terms;
+  const { times } = terms;
   const done = [...terms.done].sort((a, b) => a - b);
   const list: Application[] = done.map((on, i) => ({ number: i + 1, on, done: true, why: null }));
   while (list.length < Math.max(times, done.length)) {
@@ -123,7 +153,7 @@ export function planApplications(terms: StepTerms): Applications {
     if (stop !== null)
       return {
         list,
-        stopped: `${list.length} of ${times}: ${stop}, and the next would be on ${dayInWords(aim.on, today)}`,
+        stopped: { code: 'stopped', done: list.length, of: times, reason: stop, next: aim.on },
       };
     list.push({ number: list.length + 1, ...aim, done: false });
   }
@@ -135,15 +165,15 @@ export interface Move {
   readonly number: number;
   readonly from: Day;
   readonly to: Day | null;
-  readonly why: string;
+  readonly why: MoveReason;
 }
 
 /** Its own reason, or that of one before it, on which its interval hangs. */
-function whyMoved(now: Application, from: Day, list: readonly Application[]): string {
+function whyMoved(now: Application, from: Day, list: readonly Application[]): MoveReason {
   const before = list.findLast((one) => one.number < now.number && (one.done || one.why !== null));
   if (now.why !== null) return now.why;
-  if (before) return before.why ?? 'it goes by the day on which the one before was done';
-  return now.on < from ? 'nothing stands against the earlier day any more' : 'its window moved';
+  if (before) return before.why ?? { code: 'after-one-before' };
+  return { code: now.on < from ? 'free-again' : 'window-moved' };
 }
 
 /** What changed between the days that were kept and those that are right now; `stopped` tells why one is gone. */
@@ -153,8 +183,7 @@ export function movesBetween(
 ): readonly Move[] {
   return kept.flatMap(({ number, on: from }): Move[] => {
     const now = list.find((one) => one.number === number);
-    if (!now)
-      return [{ number, from, to: null, why: stopped ?? 'it is no longer part of the plan' }];
+    if (!now) return [{ number, from, to: null, why: stopped ?? { code: 'left-out' } }];
     if (now.on === from || now.done) return [];
     return [{ number, from, to: now.on, why: whyMoved(now, from, list) }];
   });

@@ -1,10 +1,8 @@
 import fc from 'fast-check';
 import {
   addDays,
-  civil,
   dayAtIndex,
   dayIndex,
-  dayInWords,
   dayOf,
   indexOfDay,
   isoDay,
@@ -42,13 +40,6 @@ it('places positions of a 365-day year in the calendar and back', () => {
   for (let index = 0; index < 365; index++) expect(indexOfDay(dayAtIndex(2026, index))).toBe(index);
   expect(isoDay(dayAtIndex(2026, 365))).toBe('2027-01-01');
   expect(isoDay(dayAtIndex(2026, -1))).toBe('2025-12-31');
-});
-
-it('names the year only when it differs', () => {
-  const today = dayOf(2026, 6, 13);
-  expect(dayInWords(dayOf(2026, 5, 19), today)).toBe('19 May');
-  expect(dayInWords(dayOf(2027, 4, 20), today)).toBe('20 April 2027');
-  expect(civil(today)).toEqual({ year: 2026, month: 6, dayOfMonth: 13 });
 });
 
 it('places days and years as the calendar of the language does, leap years and centuries too', () => {

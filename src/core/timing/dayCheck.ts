@@ -2,11 +2,14 @@ import type { Limits } from '../schema/treatment.ts';
 import { indexOfDay } from './calendar.ts';
 import type { ComingDay } from './outlook.ts';
 
-/** What speaks against a day, in a word or two and in full. */
-export interface DayReason {
-  readonly brief: string;
-  readonly text: string;
-}
+/** What speaks against a day: degrees Celsius, a probability of 0 to 1, kilometres an hour. */
+export type DayReason =
+  | { readonly code: 'too-hot' | 'too-cold'; readonly celsius: number; readonly limit: number }
+  | { readonly code: 'maybe-too-hot'; readonly limit: number }
+  | { readonly code: 'frost' | 'no-hours' }
+  | { readonly code: 'wind-unknown'; readonly limit: number }
+  | { readonly code: 'windy'; readonly kmh: number; readonly limit: number }
+  | { readonly code: 'rain-likely' | 'rain-possible'; readonly probability: number };
 
 /** Whether a treatment can be done on a day, and why not or not surely. */
 export interface DayCheck {
@@ -83,26 +86,20 @@ function suitableHours(work: DayWork, day: ComingDay, latitude: number): DayChec
   return best !== null && best.to - best.from >= MIN_HOURS ? best : null;
 }
 
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
-const celsius = (value: number): string => `${Math.round(value)} C`;
-
 function* heatReasons({ limits, spray }: DayWork, day: ComingDay): Generator<DayReason> {
   const { maxCelsius = Infinity, minCelsius = -Infinity } = limits ?? {};
-  const most = celsius(day.maxCelsius);
   if (day.maxCelsius > maxCelsius)
-    yield { brief: most, text: `${most}: above ${maxCelsius} C it burns or fails` };
+    yield { code: 'too-hot', celsius: day.maxCelsius, limit: maxCelsius };
   if (day.maxCelsius < minCelsius)
-    yield { brief: most, text: `${most} at most: below ${minCelsius} C it does not work` };
-  if (spray && day.minCelsius <= 0)
-    yield { brief: 'frost', text: 'frost: a wet spray would freeze on the plant' };
+    yield { code: 'too-cold', celsius: day.maxCelsius, limit: minCelsius };
+  if (spray && day.minCelsius <= 0) yield { code: 'frost' };
 }
 
 function* doubts(work: DayWork, day: ComingDay, mostWind: number): Generator<DayReason> {
   const { maxCelsius = Infinity } = work.limits ?? {};
-  if (work.spray && day.windKmh === null)
-    yield { brief: 'wind?', text: `wind is not known: not above ${mostWind} km/h` };
+  if (work.spray && day.windKmh === null) yield { code: 'wind-unknown', limit: mostWind };
   if (day.maxCelsius + day.plusMinus > maxCelsius)
-    yield { brief: 'heat?', text: `it may become hotter than ${maxCelsius} C` };
+    yield { code: 'maybe-too-hot', limit: maxCelsius };
 }
 
 /**
@@ -120,17 +117,12 @@ export function checkDay(
   const wet = needsDry ? Math.max(day.rain, rainFreeHours >= 24 ? (next?.rain ?? 0) : 0) : 0;
   const hours = suitableHours(work, day, latitude);
   const no: DayReason[] = [...heatReasons(work, day)];
-  if (wet >= RAIN.no)
-    no.push({ brief: `rain ${percent(wet)}`, text: `rain is likely (${percent(wet)})` });
-  if (work.spray && day.windKmh !== null && day.windKmh > maxWindKmh) {
-    const wind = Math.round(day.windKmh);
-    no.push({ brief: `wind ${wind}`, text: `wind of ${wind} km/h: above ${maxWindKmh} it drifts` });
-  }
-  if (no.length === 0 && hours === null)
-    no.push({ brief: 'no hours', text: 'no hours of the day suit it' });
+  if (wet >= RAIN.no) no.push({ code: 'rain-likely', probability: wet });
+  if (work.spray && day.windKmh !== null && day.windKmh > maxWindKmh)
+    no.push({ code: 'windy', kmh: day.windKmh, limit: maxWindKmh });
+  if (no.length === 0 && hours === null) no.push({ code: 'no-hours' });
   if (no.length > 0) return { go: 'no-go', reasons: no, hours };
   const doubtful: DayReason[] = [...doubts(work, day, maxWindKmh)];
-  if (wet >= RAIN.doubtful)
-    doubtful.push({ brief: `rain ${percent(wet)}`, text: `rain may come (${percent(wet)})` });
+  if (wet >= RAIN.doubtful) doubtful.push({ code: 'rain-possible', probability: wet });
   return { go: doubtful.length > 0 ? 'doubtful' : 'go', reasons: doubtful, hours };
 }

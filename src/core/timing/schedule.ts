@@ -8,7 +8,7 @@ import { checkDay, type DayCheck } from './dayCheck.ts';
 import { climateAt } from './climate.ts';
 import { forecast, type ComingDay, type DatesRequest } from './outlook.ts';
 import { firstOfGardeningYear, withDays, yearOfWeather } from './thisYear.ts';
-import { windowReason } from './windowReason.ts';
+import { windowReason, type WindowReason } from './windowReason.ts';
 import type { DaySpan, WindowState } from './windows.ts';
 import {
   predictionIntervalsOf,
@@ -47,6 +47,11 @@ export interface ScheduleRequest extends DatesRequest {
   readonly done: readonly { readonly step: string; readonly on: Day }[];
 }
 
+/** What resistance asks for: another group of products after so many of one. `group` is a mode-of-action group. */
+export type RotationReason =
+  | { readonly code: 'same-group-twice'; readonly group: string }
+  | { readonly code: 'change-group'; readonly group: string; readonly after: number };
+
 /** A step with its window, its next ten days and the days on which it is done. */
 export interface StepSchedule extends Applications {
   readonly step: string;
@@ -54,13 +59,13 @@ export interface StepSchedule extends Applications {
   /** The opening that is meant, with its 80 % bands; null where it is always or never open. */
   readonly band: BandedSpan | null;
   /** What the window hangs on; null where it is always open. */
-  readonly reason: string | null;
+  readonly reason: WindowReason | null;
   /** An event to watch for that would make the window surer, such as the first moth in a trap; null where there is none. */
   readonly event: string | null;
   /** The next ten days; empty where no weather matters, and while its window is further off. */
   readonly checks: readonly DayCheck[];
   /** What the label's group asks for over the season; null when nothing. */
-  readonly rotation: string | null;
+  readonly rotation: RotationReason | null;
 }
 
 /** The schedule of a plan. */
@@ -81,12 +86,12 @@ function rotationOf(
   { modeOfAction }: PlannedStep,
   { list }: Applications,
   others: readonly PlannedStep[],
-): string | null {
+): RotationReason | null {
   if (modeOfAction === null || MULTI_SITE.test(modeOfAction)) return null;
   const same = others.some((one) => one.modeOfAction === modeOfAction);
-  if (same) return `Another step is of the same group ${modeOfAction}: it is no change of group.`;
+  if (same) return { code: 'same-group-twice', group: modeOfAction };
   if (list.length <= MAX_IN_A_ROW) return null;
-  return `After ${MAX_IN_A_ROW} in a row of group ${modeOfAction} use one of another group, so that resistance does not build up.`;
+  return { code: 'change-group', group: modeOfAction, after: MAX_IN_A_ROW };
 }
 
 const spanOf = (state: WindowState): DaySpan | null =>
@@ -111,8 +116,8 @@ export function scheduleFor(request: ScheduleRequest): Schedule {
     return predictionIntervalsOf(rule, next, reference, bloom);
   };
   const inFlower = bloom === null ? null : spanOf(almanac.state(bloom, today));
-  const nameOf = (id: string | null): string =>
-    places.find((one) => one.id === (id ?? DEFAULT_REFERENCE))?.name ?? 'the reference place';
+  const nameOf = (id: string | null): string | null =>
+    places.find((one) => one.id === (id ?? DEFAULT_REFERENCE))?.name ?? null;
   const steps = request.steps.map((step): StepSchedule => {
     const { id, limits, spray, insecticide, systemic, repeat } = step;
     const rule = step.rule && countedFromEvent(step.rule, request.seen, weather, south);

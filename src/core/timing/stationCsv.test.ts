@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { isoDay } from './calendar.ts';
-import { problemInWords, readStationCsv } from './stationCsv.ts';
+import { stationProblemText } from '../../wording/stationFile.ts';
+import { readStationCsv } from './stationCsv.ts';
 
 const HEADER = 'date,min_c,max_c,rain_mm';
 const told = (text: string): string[] => {
   const read = readStationCsv(text);
   if (read.ok) throw new Error('was read');
-  return read.error.map(problemInWords);
+  return read.error.map(stationProblemText);
 };
 
 it('reads days in any order, lists the missing ones and leaves other columns alone', () => {

@@ -2,13 +2,14 @@ import { almanacAt, day } from '../../test/setting.ts';
 import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
 import { placeSchema } from '../schema/place.ts';
 import { parseWindow, SEASONS } from '../schema/window.ts';
+import { windowReasonText } from '../../wording/schedule.ts';
 import { windowReason } from './windowReason.ts';
 
 const { year } = almanacAt({ places: [placeSchema.parse(REFERENCE_PLACE)] }, 40);
 const reason = (text: string, on = '2026-06-13'): string => {
   const rule = parseWindow(text);
   if (!rule) throw new Error(text);
-  return windowReason(rule, year, day(on), false, (id) => id ?? 'the reference place');
+  return windowReasonText(windowReason(rule, year, day(on), false, (id) => id));
 };
 
 it('tells how much heat there is and how much it takes', () => {

@@ -1,44 +1,54 @@
 import type { SeasonName, WindowRule } from '../schema/window.ts';
-import { monthDayInWords, type Day } from './calendar.ts';
+import type { Day } from './calendar.ts';
 import { heatSoFar } from './heatSoFar.ts';
 import type { SeasonYear } from './seasonYear.ts';
 
-const SEASON_WORDS: Readonly<Record<SeasonName, string>> = {
-  dormant: 'while the plant rests, by the temperatures here',
-  'late-winter': 'the last weeks before growth starts here',
-  'bud-break': 'as buds open here, about 100 degree-days above 5 C',
-  spring: 'from the start of growth towards summer here',
-  'early-summer': 'the weeks before the warmest days here',
-  summer: 'the warmest weeks here',
-  'late-summer': 'the weeks after the warmest days here',
-  autumn: 'from the cooling of late summer to the end of growth here',
-  growing: 'from the start to the end of growth here',
-  'frost-free': 'while mean nights here stay above 6 C',
-};
+interface MonthDay {
+  readonly month: number;
+  readonly day: number;
+}
 
-/** Why a window has its dates: what they hang on, and how far it has got. `placeName` names a reference place. */
+/** Why a window has its dates: what they hang on, and how far it has got. */
+export type WindowReason =
+  | { readonly code: 'any-time' | 'plant-stage' }
+  | { readonly code: 'season'; readonly season: SeasonName }
+  /** Sums of degree-days above `baseCelsius`, rounded. */
+  | {
+      readonly code: 'degree-days';
+      readonly from: number;
+      readonly to: number;
+      readonly baseCelsius: number;
+      readonly soFar: number;
+    }
+  /** `place`: name of the reference place; null where the library does not have it. */
+  | {
+      readonly code: 'calendar';
+      readonly from: MonthDay;
+      readonly to: MonthDay;
+      readonly place: string | null;
+    };
+
+/** Why a window has its dates. `placeName` names a reference place; null for the standard one. */
 export function windowReason(
   rule: WindowRule,
   year: SeasonYear,
   today: Day,
   south: boolean,
-  placeName: (placeId: string | null) => string,
-): string {
+  placeName: (placeId: string | null) => string | null,
+): WindowReason {
   switch (rule.kind) {
     case 'any':
-      return 'at any time';
+      return { code: 'any-time' };
     case 'season':
-      return SEASON_WORDS[rule.season];
+      return { code: 'season', season: rule.season };
     case 'degree-days': {
       const sum = Math.round(heatSoFar(year, rule.baseCelsius, today, south));
       const [from, to] = [Math.round(rule.from), Math.round(rule.to)];
-      return `between ${from} and ${to} degree-days above ${rule.baseCelsius} C; ${sum} so far`;
+      return { code: 'degree-days', from, to, baseCelsius: rule.baseCelsius, soFar: sum };
     }
-    case 'calendar': {
-      const said = [rule.from, rule.to].map(monthDayInWords);
-      return `${said.join(' to ')} in ${placeName(rule.at)}, carried here by the heat of the season`;
-    }
+    case 'calendar':
+      return { code: 'calendar', from: rule.from, to: rule.to, place: placeName(rule.at) };
     case 'plant':
-      return 'counted from the turns of the plant itself';
+      return { code: 'plant-stage' };
   }
 }

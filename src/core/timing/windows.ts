@@ -11,9 +11,9 @@ export interface DaySpan {
 /** How a window stands on a given day. Spans of `closed` are the one just past and the one to come. */
 export type WindowState =
   | { readonly kind: 'always' }
-  | { readonly kind: 'never'; readonly note: string }
+  | { readonly kind: 'never'; readonly why: 'too-cool' | 'no-opening' }
   /** It hangs on a turn in the plant's year of which the library has no date. */
-  | { readonly kind: 'watch'; readonly note: string }
+  | { readonly kind: 'watch' }
   | { readonly kind: 'open'; readonly span: DaySpan }
   | { readonly kind: 'opens'; readonly span: DaySpan; readonly closedSince: Day | null };
 
@@ -244,10 +244,10 @@ export function windowState(
 ): WindowState {
   if (positions === 'always') return { kind: 'always' };
   if (positions === 'never') {
-    return { kind: 'never', note: 'a normal year here does not get warm enough for it' };
+    return { kind: 'never', why: 'too-cool' };
   }
   if (positions === 'watch') {
-    return { kind: 'watch', note: 'go by the plant itself; the library has no date for that here' };
+    return { kind: 'watch' };
   }
   const thisYear = yearOf(today);
   let closedSince: Day | null = null;
@@ -258,7 +258,7 @@ export function windowState(
     else if (span.from <= today) return { kind: 'open', span };
     else return { kind: 'opens', span, closedSince };
   }
-  return { kind: 'never', note: 'no opening was found in the next two years' };
+  return { kind: 'never', why: 'no-opening' };
 }
 
 /** Days from `today` until a window opens: 0 when open or always, null when never. */

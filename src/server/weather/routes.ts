@@ -1,3 +1,4 @@
+import { stationProblemText } from '../../wording/stationFile.ts';
 import { and, asc, eq, lt, ne, sql } from 'drizzle-orm';
 import { Router } from 'express';
 import type { Problem } from '../../contracts/problem.ts';
@@ -8,7 +9,6 @@ import {
 } from '../../contracts/weather.ts';
 import { isoDay } from '../../core/timing/calendar.ts';
 import {
-  problemInWords,
   readStationCsv,
   type StationProblem,
   type StationRecord,
@@ -81,7 +81,7 @@ async function keepWeather(
 const MAX_TOLD = 8;
 
 function unreadable(problems: readonly StationProblem[]): Problem {
-  const told = problems.slice(0, MAX_TOLD).map(problemInWords);
+  const told = problems.slice(0, MAX_TOLD).map(stationProblemText);
   const more = problems.length - told.length;
   return {
     code: 'invalid-field',

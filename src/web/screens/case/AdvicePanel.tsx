@@ -1,6 +1,6 @@
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
-import { midSentence } from '../../../core/util/midSentence.ts';
+import { midSentence } from '../../../wording/midSentence.ts';
 import { shortDate } from '../../kit/dates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';

@@ -2,7 +2,7 @@ import { Button } from 'react-aria-components';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
-import { midSentence } from '../../../core/util/midSentence.ts';
+import { midSentence } from '../../../wording/midSentence.ts';
 
 type Cause = ConsultResponse['causes'][number];
 

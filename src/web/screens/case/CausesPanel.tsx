@@ -5,7 +5,7 @@ import type { Problem } from '../../../contracts/problem.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import { CauseRow, Weights } from './CauseRow.tsx';
 import { Column, ColumnTitle, Quietly } from './common/layout.ts';
-import { midSentence } from '../../../core/util/midSentence.ts';
+import { midSentence } from '../../../wording/midSentence.ts';
 
 const Rows = styled.ol`
   border-top: 2px solid var(--ink);

@@ -7,7 +7,7 @@ import { diffText } from '../../../contracts/textEdits.ts';
 import { plantShown } from '../../store/cases/casesSlice.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { useCaseId, useRecordEvent } from './common/useCase.ts';
-import { midSentence } from '../../../core/util/midSentence.ts';
+import { midSentence } from '../../../wording/midSentence.ts';
 
 const Offer = styled.p`
   display: flex;

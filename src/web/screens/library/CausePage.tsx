@@ -2,7 +2,7 @@ import { Link, useOutletContext, useParams } from 'react-router';
 import { FREQUENCY, type Frequency } from '../../../core/schema/scale.ts';
 import type { Cause, TreatmentOption } from '../../../core/schema/cause.ts';
 import type { FindingId, PlantId, TreatmentId } from '../../../core/schema/common.ts';
-import { midSentence } from '../../../core/util/midSentence.ts';
+import { midSentence } from '../../../wording/midSentence.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import type { LibraryIndex } from '../../library/libraryIndex.ts';
 import { Facts, Halves, HowOften, PlantLinks, Quiet, Sheet } from './parts.tsx';

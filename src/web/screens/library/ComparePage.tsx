@@ -9,7 +9,7 @@ import { Facts, Quiet, ShareBar, Sheet } from './parts.tsx';
 import type { LibraryReading } from '../../library/useLibrary.ts';
 import { harmInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
-import { midSentence } from '../../../core/util/midSentence.ts';
+import { midSentence } from '../../../wording/midSentence.ts';
 
 const Pair = styled(Facts)`
   table-layout: fixed;

@@ -11,7 +11,7 @@ import { Facts, HowOften, Quiet, Sheet } from './parts.tsx';
 import type { LibraryReading } from '../../library/useLibrary.ts';
 import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
-import { midSentence } from '../../../core/util/midSentence.ts';
+import { midSentence } from '../../../wording/midSentence.ts';
 
 const Drawn = styled.div`
   display: flex;

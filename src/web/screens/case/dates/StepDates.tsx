@@ -2,6 +2,8 @@ import { styled } from 'styled-components';
 import type { CasePlan } from '../../../../contracts/cases.ts';
 import { movesBetween, type Application, type Move } from '../../../../core/timing/applications.ts';
 import { isoDay, parseDay, type Day } from '../../../../core/timing/calendar.ts';
+import { neverText, WATCH_THE_PLANT } from '../../../../wording/advice.ts';
+import { moveReasonText, rotationText, windowReasonText } from '../../../../wording/schedule.ts';
 import type { StepSchedule } from '../../../../core/timing/schedule.ts';
 import type { WindowState } from '../../../../core/timing/windows.ts';
 import type { BandedDay, BandedSpan } from '../../../../core/timing/yearAhead.ts';
@@ -72,9 +74,9 @@ function windowInWords(state: WindowState, today: string): string {
     case 'always':
       return 'Can be done at any time';
     case 'watch':
-      return `Go by the plant: ${state.note}`;
+      return `Go by the plant: ${WATCH_THE_PLANT}`;
     case 'never':
-      return `Not here: ${state.note}`;
+      return `Not here: ${neverText(state)}`;
     case 'open':
       return `Open since ${word(state.span.from)}, until about ${word(state.span.to)}`;
     case 'opens': {
@@ -85,18 +87,20 @@ function windowInWords(state: WindowState, today: string): string {
 }
 
 function movesOf(step: StepSchedule, { kept }: CasePlan): readonly Move[] {
-  const told = kept.flatMap(({ step: id, number, on }) => {
+  const stored = kept.flatMap(({ step: id, number, on }) => {
     const day = parseDay(on);
     return id === step.step && day.ok ? [{ number, on: day.value }] : [];
   });
-  return movesBetween(told, step);
+  return movesBetween(stored, step);
 }
 
-function moveInWords({ number, from, to, why }: Move, today: string): string {
+function moveInWords({ number, from, to, why }: Move, on: Day): string {
+  const today = isoDay(on);
   const was = shortDate(isoDay(from), today);
+  const reason = moveReasonText(why, on);
   return to === null
-    ? `No. ${number} of ${was} is off: ${why}`
-    : `No. ${number} moved from ${was} to ${shortDate(isoDay(to), today)}: ${why}`;
+    ? `No. ${number} of ${was} is off: ${reason}`
+    : `No. ${number} moved from ${was} to ${shortDate(isoDay(to), today)}: ${reason}`;
 }
 
 /** Done once, whenever it suits. */
@@ -130,7 +134,7 @@ export function StepDates(props: StepDatesProps) {
         <h3>{text}</h3>
         <Days>
           {step.list.map((one) => (
-            <Day key={one.number} one={one} of={1} iso={iso} onDone={onDone} />
+            <DayItem key={one.number} one={one} of={1} today={today} onDone={onDone} />
           ))}
         </Days>
       </Block>
@@ -141,7 +145,7 @@ export function StepDates(props: StepDatesProps) {
       <Ribbon step={step} today={today} />
       <p>
         {windowInWords(step.state, iso)}
-        {step.reason === null ? '.' : `: ${step.reason}.`}
+        {step.reason === null ? '.' : `: ${windowReasonText(step.reason)}.`}
       </p>
       {step.band && isWide(step.band) && (
         <Quiet>
@@ -151,15 +155,15 @@ export function StepDates(props: StepDatesProps) {
       )}
       {step.checks.length > 0 && <TenDays checks={step.checks} from={today} name={text} />}
       {moves.map((move) => (
-        <Careful key={move.number}>{moveInWords(move, iso)}.</Careful>
+        <Careful key={move.number}>{moveInWords(move, today)}.</Careful>
       ))}
       <Days>
         {step.list.map((one) => (
-          <Day key={one.number} one={one} of={step.list.length} iso={iso} onDone={onDone} />
+          <DayItem key={one.number} one={one} of={step.list.length} today={today} onDone={onDone} />
         ))}
       </Days>
-      {step.stopped !== null && <Careful>{step.stopped}.</Careful>}
-      {step.rotation !== null && <Careful>{step.rotation}</Careful>}
+      {step.stopped !== null && <Careful>{moveReasonText(step.stopped, today)}.</Careful>}
+      {step.rotation !== null && <Careful>{rotationText(step.rotation)}</Careful>}
       {step.event !== null && (
         <Facts>
           <DateField
@@ -204,12 +208,12 @@ export function StepDates(props: StepDatesProps) {
 interface DayProps {
   readonly one: Application;
   readonly of: number;
-  readonly iso: string;
+  readonly today: Day;
   readonly onDone: StepDatesProps['onDone'];
 }
 
-function Day({ one: { number, on, done, why }, of, iso, onDone }: DayProps) {
-  const date = shortDate(isoDay(on), iso);
+function DayItem({ one: { number, on, done, why }, of, today, onDone }: DayProps) {
+  const date = shortDate(isoDay(on), isoDay(today));
   return (
     <li>
       <span>
@@ -222,7 +226,7 @@ function Day({ one: { number, on, done, why }, of, iso, onDone }: DayProps) {
       >
         {done ? 'Not done' : 'Done'}
       </Button>
-      {why !== null && <small>{why}</small>}
+      {why !== null && <small>{moveReasonText(why, today)}</small>}
     </li>
   );
 }

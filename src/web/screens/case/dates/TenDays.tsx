@@ -1,5 +1,6 @@
 import { styled } from 'styled-components';
 import { addDays, isoDay, type Day } from '../../../../core/timing/calendar.ts';
+import { dayReasonText } from '../../../../wording/schedule.ts';
 import type { DayCheck } from '../../../../core/timing/dayCheck.ts';
 import { weekdayAndDay } from '../../../kit/dates.ts';
 
@@ -38,13 +39,14 @@ const Days = styled.table`
 const WORD = { go: 'good', doubtful: 'perhaps', 'no-go': 'not' } as const;
 
 function briefly({ go, reasons, hours }: DayCheck): string {
-  if (go === 'no-go' || reasons.length > 0) return reasons.map(({ brief }) => brief).join(', ');
+  if (go === 'no-go' || reasons.length > 0)
+    return reasons.map((reason) => dayReasonText(reason).brief).join(', ');
   return hours ? `${hours.from}–${hours.to} h` : '';
 }
 
 function inFull({ reasons, hours }: DayCheck): string {
   const when = hours ? `between ${hours.from} and ${hours.to} o’clock` : '';
-  return [...reasons.map(({ text }) => text), when].filter(Boolean).join('; ');
+  return [...reasons.map((reason) => dayReasonText(reason).text), when].filter(Boolean).join('; ');
 }
 
 interface TenDaysProps {

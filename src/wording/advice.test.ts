@@ -1,5 +1,5 @@
-import { day } from '../../test/setting.ts';
-import { whenInWords } from './wording.ts';
+import { day } from '../test/setting.ts';
+import { whenText } from './advice.ts';
 
 const today = day('2026-06-24');
 const span = (from: string, to: string) => ({ from: day(from), to: day(to) });
@@ -19,7 +19,10 @@ it.each([
     } as const,
     'about 20 April 2027 to 12 May 2027; the last window closed about 14 May',
   ],
-  [{ kind: 'never', note: 'too cool' } as const, 'not here: too cool'],
+  [
+    { kind: 'never', why: 'too-cool' } as const,
+    'not here: a normal year here does not get warm enough for it',
+  ],
 ])('%j', (state, words) => {
-  expect(whenInWords(state, today)).toBe(words);
+  expect(whenText(state, today)).toBe(words);
 });

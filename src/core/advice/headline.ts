@@ -1,0 +1,60 @@
+import { isCareTopic } from '../knowledge/careTopics.ts';
+import { whyLeft, type Cause } from '../schema/cause.ts';
+import type { Day } from '../timing/calendar.ts';
+import type { Chosen } from './choose.ts';
+import type { AdviceContext } from './context.ts';
+import type { Headline, HeadlineEnd, NextWindow } from './messages.ts';
+import { nextOf, type Lead, type Verdict } from './verdict.ts';
+
+function nextWindow(steps: readonly Chosen[], today: Day): NextWindow {
+  const state = nextOf(steps, today)?.candidate.state;
+  return state?.kind === 'opens' ? state.span : null;
+}
+
+/** The day and the plant that the advice is for. */
+type AdvisedOn = Pick<AdviceContext, 'today' | 'kinds'>;
+
+function endOf(
+  verdict: Verdict,
+  cause: Cause,
+  steps: readonly Chosen[],
+  { today, kinds }: AdvisedOn,
+): HeadlineEnd {
+  switch (verdict) {
+    case 'leave': {
+      const text = whyLeft(cause, kinds);
+      if (text !== null) return { code: 'library', text };
+      return { code: cause.category === 'normal' ? 'leave-normal' : 'leave-and-watch' };
+    }
+    case 'act-now':
+      return cause.category === 'care' ? null : { code: 'start-now' };
+    case 'wait':
+    case 'too-late':
+      return { code: verdict, next: nextWindow(steps, today) };
+    case 'find-out':
+      return { code: isCareTopic(cause) ? 'ask-again' : 'find-out' };
+    case 'professional':
+      return { code: 'professional' };
+  }
+}
+
+/** The advice in one breath, as data; `named` are the causes of the leading explanation. */
+export function headlineOf(
+  verdict: Verdict,
+  lead: Lead | null,
+  named: readonly Cause[],
+  steps: readonly Chosen[],
+  on: AdvisedOn,
+): Headline {
+  if (!lead) return { code: 'no-cause-yet' };
+  const { cause, probability } = lead;
+  return {
+    code: 'lead',
+    cause: cause.name,
+    probability,
+    together: named.filter(({ id }) => id !== cause.id).map(({ name }) => name),
+    say: cause.say,
+    isCare: isCareTopic(cause),
+    then: endOf(verdict, cause, steps, on),
+  };
+}

@@ -1,0 +1,95 @@
+import type { Channel } from './context.ts';
+import type { Day } from '../timing/calendar.ts';
+
+/** Words of the library, which come in its own language. */
+export interface LibraryText {
+  readonly code: 'library';
+  readonly text: string;
+}
+
+/** Why a hard rule of safety forbids a treatment. */
+export type SafetyReason =
+  | {
+      readonly code:
+        | 'cause-unsure'
+        | 'wrong-kind-of-product'
+        | 'systemic-on-food'
+        | 'systemic-where-bees-visit'
+        | 'open-blossom'
+        | 'oil-on-thirsty-plant'
+        | 'pets-or-children'
+        | 'near-open-water';
+    }
+  /** `maxCelsius`: air temperature above which oils and soaps burn, degrees Celsius. */
+  | { readonly code: 'oil-in-heat'; readonly maxCelsius: number };
+
+/** Why the enquirer's approach hides a treatment. */
+export interface HiddenReason {
+  readonly code: 'not-organic' | 'not-left-alone';
+}
+
+/** Why something is not to be done. */
+export type NotDoingReason = SafetyReason | HiddenReason | LibraryText;
+
+/** Something to mind. */
+export type Caution =
+  | {
+      readonly code:
+        | 'licence-holders-only'
+        | 'never-on-open-blossom'
+        | 'arborist-only'
+        | 'reach-from-the-ground'
+        | 'wildlife-law'
+        | 'keep-away-until-dry'
+        | 'label-decides'
+        | 'days-to-harvest'
+        | 'poisonous-plant';
+    }
+  /** `maxCelsius`: air temperature above which oils and soaps burn, degrees Celsius. */
+  | { readonly code: 'oil-limits'; readonly maxCelsius: number }
+  | { readonly code: 'presumptive'; readonly channel: Channel }
+  | LibraryText;
+
+/** Whom to call in. */
+export type Referral = 'licensed-applicator' | 'arborist' | 'wildlife-office';
+
+/** What a step says. `against` names another cause than the leading one, and whether it is surely at work too. */
+export type StepText =
+  | (LibraryText & {
+      readonly against: { readonly cause: string; readonly isNamed: boolean } | null;
+    })
+  | { readonly code: 'send-sample' | 'ask-again' };
+
+/** The days of the step that is waited for; null when it has no dates here. */
+export type NextWindow = { readonly from: Day; readonly to: Day } | null;
+
+/** The advice in one breath. */
+export type Headline =
+  | { readonly code: 'no-cause-yet' }
+  | {
+      readonly code: 'lead';
+      readonly cause: string;
+      /** 0 to 1. */
+      readonly probability: number;
+      /** Names of further causes at work. */
+      readonly together: readonly string[];
+      /** The library's sentence about the cause. */
+      readonly say: string;
+      /** A question of care was answered, so there is no diagnosis to name. */
+      readonly isCare: boolean;
+      readonly then: HeadlineEnd;
+    };
+
+/** What the headline ends with, by the verdict; null when its cause says it all. */
+export type HeadlineEnd =
+  | LibraryText
+  | { readonly code: 'leave-normal' | 'leave-and-watch' | 'start-now' | 'professional' }
+  | { readonly code: 'wait' | 'too-late'; readonly next: NextWindow }
+  | { readonly code: 'find-out' | 'ask-again' }
+  | null;
+
+/** The same list without what stands in it twice. */
+export function distinct<T>(list: readonly T[]): readonly T[] {
+  const byContent = new Map(list.map((one) => [JSON.stringify(one), one]));
+  return [...byContent.values()];
+}
