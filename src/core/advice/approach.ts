@@ -5,7 +5,7 @@ import type { HiddenReason } from './messages.ts';
 const upTo = (last: Rung): ReadonlySet<Rung> => new Set(RUNGS.slice(0, RUNGS.indexOf(last) + 1));
 const LEAVE_ALONE: ReadonlySet<Rung> = new Set([...upTo('conditions'), 'professional', 'replace']);
 
-/** Why a treatment is hidden under an approach; null when it is shown. */
+/** Why an approach hides a treatment. Returns null when the treatment is shown. */
 export function hiddenBy(approach: Approach, treatment: Treatment): HiddenReason | null {
   switch (approach) {
     case 'integrated':

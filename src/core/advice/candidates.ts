@@ -37,13 +37,19 @@ export interface Candidate {
 const MIN_PROBABILITY = 0.1;
 const MIN_SHARE_OF_LEADER = 0.25;
 
-/** Loss in points if a cause is left alone; looks count half, harm to people double. */
+/**
+ * Loss if a cause is left alone, in harm points (a plant worth keeping is about 10 points). Looks count half, harm to
+ * people double.
+ */
 export function harmPoints(harm: Harm): number {
   const plain = HARM[harm.yield] + HARM[harm.plant] + HARM[harm.neighbours];
   return plain + HARM[harm.looks] / 2 + HARM[harm.people] * 2;
 }
 
-/** Causes likely enough to plan for, the likeliest first. */
+/**
+ * Causes likely enough to plan for, by descending probability: at least 0.1, and at least a quarter of the leader's
+ * probability.
+ */
 export function suspectsOf(network: Network, posterior: Posterior): readonly Suspect[] {
   const { ranking, causes } = posterior;
   const leader = causes[ranking[0] ?? 0] ?? 0;
@@ -73,7 +79,10 @@ function stateOf(rule: WindowRule | null, context: AdviceContext): WindowState {
     : context.almanac.state(rule, context.today, context.traits.bloom);
 }
 
-/** Gathers the treatments of all suspects; one that serves several is listed once, in the words of the likeliest. */
+/**
+ * Gathers the treatments of all suspects that suit the plant. A treatment that serves several suspects is listed
+ * once, with the text written for the one of highest probability.
+ */
 export function gatherCandidates(
   library: Compiled,
   suspects: readonly Suspect[],
@@ -106,7 +115,10 @@ export function gatherCandidates(
   return [...byId.values()];
 }
 
-/** Expected harm that a candidate takes away, given the part of each cause's harm that is still left. */
+/**
+ * Expected harm that a candidate removes, in harm points. `left` maps a cause to the part of its harm that earlier
+ * steps leave, 0 to 1; a cause that is missing counts as 1.
+ */
 export function expectedGain(candidate: Candidate, left: ReadonlyMap<string, number>): number {
   return candidate.targets.reduce((sum, { suspect, effect }) => {
     const remaining = left.get(suspect.cause.id) ?? 1;

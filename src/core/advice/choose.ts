@@ -94,8 +94,9 @@ function furtherSteps(
 }
 
 /**
- * The steps that together minimise the expected loss over all suspects, with further mild ones against the leading
- * cause: what can be done now first, then by date and rung.
+ * The steps that together minimise the expected loss over all suspects, each weighted by its probability, followed by
+ * further mild steps against `lead` (null when no cause leads). At most 5 steps that can be done today and 3 later
+ * ones, before the further ones; ordered by the number of days to wait, then by tier.
  */
 export function chooseSteps(
   allowed: readonly AssessedTreatment[],

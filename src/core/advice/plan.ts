@@ -203,7 +203,10 @@ const withoutLesserEnds = (
       targets.some(({ suspect }) => suspect.cause.id === lead?.cause.id),
   );
 
-/** Works out the advice from the weighing: what to do, when, with which cautions, and what not to do. */
+/**
+ * Turns a posterior into advice: verdict, steps with dates, cautions, referrals and what not to do. Every cause
+ * counts by its posterior probability. Deterministic; never throws.
+ */
 export function planAdvice(
   library: Compiled,
   network: Network,

@@ -39,7 +39,10 @@ function plannedStep(treatment: Treatment, rule: WindowRule | null): PlannedStep
   };
 }
 
-/** Dates each step of a piece of advice; steps that only find something out have no schedule. */
+/**
+ * Works out the dates of every treatment of the advice. Steps that only gather information have none. With `plant`
+ * null the plan holds for an unknown plant: no bloom dates, no days to harvest.
+ */
 export function planSchedule(
   library: Compiled,
   { steps }: Advice,

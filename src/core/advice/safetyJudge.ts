@@ -14,7 +14,10 @@ export interface AssessedTreatment {
   readonly forbidden: SafetyReason | null;
 }
 
-/** Puts a candidate before every rule. The first that forbids decides; cautions add up. */
+/**
+ * Applies every safety rule to a candidate, whatever its probability or rank. The first rule that forbids decides;
+ * cautions of the rules before it add up.
+ */
 export function judge(candidate: Candidate, context: AdviceContext): AssessedTreatment {
   const cautions: Caution[] = candidate.treatment.cautions.map((text) => ({
     code: 'library',

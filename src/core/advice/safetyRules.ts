@@ -43,7 +43,7 @@ export const SAFETY_FINDINGS = RELIED_ON.findings;
 /** Probability below which no product is recommended against a cause: no treatment before a cause. */
 export const CAUSE_KNOWN = 0.5;
 
-/** No product before the cause is likelier than not. */
+/** Forbids every pesticide until its targets have a summed probability of at least {@link CAUSE_KNOWN}. */
 export const causeFirst: SafetyRule = (candidate) => {
   if (!isPesticide(candidate.treatment)) return ALLOW;
   const known = candidate.targets.reduce((sum, { suspect }) => sum + suspect.probability, 0);
@@ -96,7 +96,11 @@ function inBloom(context: AdviceContext): boolean {
   return bloom !== undefined && context.almanac.state(bloom, context.today).kind === 'open';
 }
 
-/** Bees: no insecticide on open blossom, no systemic one on plants that bees visit. */
+/**
+ * Forbids insecticides and miticides on a plant in flower, and systemic ones at any time on plants that bees visit;
+ * otherwise warns. The plant is in flower when that is reported, or when the day of the advice is one of the days of
+ * its bloom window.
+ */
 export const openBlossom: SafetyRule = ({ treatment }, context) => {
   if (!treatment.classes.some((one) => one === 'insecticide' || one === 'miticide')) return ALLOW;
   if (treatment.systemic && context.traits.beeVisited === true) {
@@ -110,7 +114,10 @@ export const openBlossom: SafetyRule = ({ treatment }, context) => {
 /** Above this, oils and soaps burn leaves (common practice: about 90 F). */
 export const OIL_LIMIT_CELSIUS = 32;
 
-/** Oils and soaps burn leaves in heat and on thirsty plants. */
+/**
+ * Forbids oils and soaps in a reported hot spell, where the normal maximum of the day is at least {@link
+ * OIL_LIMIT_CELSIUS} degrees Celsius, and on a plant reported dry; otherwise warns.
+ */
 export const oilInHeat: SafetyRule = ({ treatment }, { reported, almanac, today }) => {
   if (!treatment.oilOrSoap) return ALLOW;
   if (
@@ -146,7 +153,10 @@ export const wildAnimals: SafetyRule = ({ treatment }) =>
       }
     : ALLOW;
 
-/** What can hurt a dog, a cat or a child is offered only where the enquirer was asked and none is about. */
+/**
+ * Forbids what can hurt a dog, a cat or a child unless the enquirer was asked and ruled them out. A probability is
+ * not enough here: only an explicit answer lifts the rule.
+ */
 export const petsAndChildren: SafetyRule = ({ treatment }, { ruledOut }) => {
   if (treatment.petHazard && !ruledOut.has(SAFETY_FINDINGS.pets)) {
     return forbid({ code: 'pets-or-children' });

@@ -31,7 +31,10 @@ function likeliestBut({ causes }: Posterior, position: number): number {
   return next;
 }
 
-/** The likeliest cause of the likeliest explanation. */
+/**
+ * The cause of highest probability within the leading explanation. Returns null when that explanation holds no cause
+ * of the library.
+ */
 export function leadOf(network: Network, posterior: Posterior): Lead | null {
   const leads = posterior.explanation
     .map((id) => network.position.get(id))
@@ -71,7 +74,10 @@ const WORTH_WAITING = 0.4;
 const daysTo = ({ candidate }: Chosen, today: Day): number =>
   daysUntil(candidate.state, today) ?? Infinity;
 
-/** The step to wait for: the soonest of those to come that add nearly as much as the best of them; null when none is to come. */
+/**
+ * The step to wait for: the earliest later step whose gain is at least 40 percent of the best later gain. Returns
+ * null when no step lies ahead.
+ */
 export function nextOf(steps: readonly Chosen[], today: Day): Chosen | null {
   const later = steps.filter((step) => daysTo(step, today) > 0);
   const most = Math.max(0, ...later.map(({ gain }) => gain));
@@ -105,7 +111,10 @@ function whenToDo({ cause }: Lead, steps: readonly Chosen[], today: Day): 'act-n
   return open ? 'act-now' : 'wait';
 }
 
-/** What the advice comes to, from the lead and the chosen steps. */
+/**
+ * The verdict on the lead and the chosen steps. Below a probability of 0.3 (or 0.12 when the lead stands clear of the
+ * next cause) the verdict is `find-out`; a wait of more than 150 days is `too-late`.
+ */
 export function verdictOf(
   lead: Lead | null,
   steps: readonly Chosen[],

@@ -13,7 +13,7 @@ import type { Experience } from '../diagnosis/learning.ts';
 import { buildNetwork, FIRST_SINGLE, type Network } from '../diagnosis/network.ts';
 import { findCounterfactuals, type Counterfactuals } from '../questions/counterfactuals.ts';
 import { weighAll, type Weighing } from '../diagnosis/posterior.ts';
-import { nonMentionLikelihood } from '../diagnosis/nonMention.ts';
+import { mentionProbability } from '../diagnosis/nonMention.ts';
 import { findQuestions, rankSamples, type Inquiry, type Question } from '../questions/questions.ts';
 import { applyStoppingRule, type StoppingDecision } from '../questions/stopping.ts';
 import { isRelevant } from '../diagnosis/weigh.ts';
@@ -23,7 +23,7 @@ import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 import { extract, type Extracted, type ExtractedFinding } from '../language/extract.ts';
 import type { Token } from '../language/tokens.ts';
-import { cosineSimilarity } from '../language/textSimilarity.ts';
+import { similarityToCauses } from '../language/textSimilarity.ts';
 import { oddAmounts, saidAmounts, type OddAmount, type SaidAmount } from '../language/amounts.ts';
 import { mixedUpLengths, oddLengths, type SaidLength } from '../language/measures.ts';
 import { partByPlant, type PlantPart } from '../language/severalPlants.ts';
@@ -210,7 +210,11 @@ interface Kept {
   readonly amounts: (enquiry: Enquiry) => readonly SaidAmount[];
 }
 
-/** Makes a consultant over a compiled library. */
+/**
+ * Makes a consultant over a compiled library. It caches networks, almanacs and parsed texts of at most 64 enquiries
+ * each; results do not depend on the cache. It never throws on a valid enquiry. Probabilities in its answers are
+ * between 0 and 1.
+ */
 export function createConsultant(library: Compiled): Consultant {
   const makeAlmanac = createAlmanacs(library.places);
   const almanacs = memoizeBounded(
@@ -258,8 +262,8 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     experience,
   });
   const reports = reportsOf(extracted.findings, answers);
-  const weighing = weighAll(library, network, reports, nonMentionLikelihood(countWords(words)), {
-    similarity: cosineSimilarity(library.descriptions(), wordsStanding(extracted, answers)),
+  const weighing = weighAll(library, network, reports, mentionProbability(countWords(words)), {
+    similarity: similarityToCauses(library.descriptions(), wordsStanding(extracted, answers)),
     asks: extracted.asks && answers.length === 0,
   });
   const { posterior, evidence } = weighing;

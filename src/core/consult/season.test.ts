@@ -1,3 +1,4 @@
+import { eventName } from '../../wording/season.ts';
 import { readMini } from '../../test/miniLibrary.ts';
 import { plantId } from '../../test/setting.ts';
 import { buildHosting } from '../knowledge/hosting.ts';
@@ -38,7 +39,7 @@ const events = (plant: string | null, traits: Traits = {}): string[] =>
     library,
     hosting,
     plant === null ? null : { id: plantId(plant), name: plant, traits, kinds: [plantId(plant)] },
-  ).map(({ about, name, kind }) => `${about} ${name} ${kind}`);
+  ).map(({ about, name, kind }) => `${about} ${eventName(name)} ${kind}`);
 
 it('tells a cause by its stages, or else by when it is seen', () => {
   expect(events('moss')).toEqual(['bagworm hatch stage']);

@@ -6,12 +6,17 @@ import type { Traits } from '../schema/plant.ts';
 import type { WindowRule } from '../schema/window.ts';
 import { COMMONNESS } from '../schema/scale.ts';
 
+/** A name of the library, or one of the turns of a plant's or a cause's year. */
+export type EventName =
+  | { readonly code: 'library'; readonly text: string }
+  | { readonly code: 'leaf-out' | 'flowering' | 'leaf-fall' | 'seen' };
+
 /** Something of the season that has its dates: a culprit's stage, when it is seen, or a step against it. */
 export interface SeasonEvent {
   /** Id and name of the cause, or of the plant whose own year it is. */
   readonly about: CauseId | PlantId;
   readonly aboutName: string;
-  readonly name: string;
+  readonly name: EventName;
   readonly rule: WindowRule;
   readonly kind: 'seen' | 'stage' | 'step' | 'plant';
 }
@@ -38,20 +43,22 @@ function plantEvents({ id: about, name: aboutName, traits }: SeasonPlant): reado
     from: { stage, days: 0 },
     to: { stage, days: TURN_DAYS[stage] },
   });
-  const event = (name: string, rule: WindowRule): SeasonEvent => ({
+  const event = (code: Exclude<EventName['code'], 'library'>, rule: WindowRule): SeasonEvent => ({
     about,
     aboutName,
-    name,
+    name: { code },
     rule,
     kind: 'plant',
   });
   const sheds = traits.woody === true && traits.evergreen !== true && traits.indoors !== true;
   return [
-    ...(sheds ? [event('leafs out', turn('leaf-out'))] : []),
-    ...(traits.bloom ? [event('in flower', traits.bloom)] : []),
-    ...(sheds ? [event('sheds its leaves', turn('leaf-fall'))] : []),
+    ...(sheds ? [event('leaf-out', turn('leaf-out'))] : []),
+    ...(traits.bloom ? [event('flowering', traits.bloom)] : []),
+    ...(sheds ? [event('leaf-fall', turn('leaf-fall'))] : []),
   ];
 }
+
+const named = (text: string): EventName => ({ code: 'library', text });
 
 const isDated = (rule: WindowRule | undefined): rule is WindowRule =>
   rule !== undefined && rule.kind !== 'any';
@@ -73,7 +80,11 @@ export function seasonEvents(
     .filter(({ category }) => !isSeasonless(category, plant?.traits.indoors))
     .filter(({ id, common }) => hosted?.has(id) ?? COMMONNESS[common] >= MIN_COMMON)
     .flatMap(({ id: cause, name: causeName, seen, stages, treatments: options }) => {
-      const event = (name: string, rule: WindowRule, kind: SeasonEvent['kind']): SeasonEvent => ({
+      const event = (
+        name: EventName,
+        rule: WindowRule,
+        kind: SeasonEvent['kind'],
+      ): SeasonEvent => ({
         about: cause,
         aboutName: causeName,
         name,
@@ -82,13 +93,14 @@ export function seasonEvents(
       });
       const staged = stages
         .filter(({ when }) => isDated(when))
-        .map(({ name, when }) => event(name, when, 'stage'));
-      const shown = isDated(seen) && staged.length === 0 ? [event('seen', seen, 'seen')] : [];
+        .map(({ name, when }) => event(named(name), when, 'stage'));
+      const shown =
+        isDated(seen) && staged.length === 0 ? [event({ code: 'seen' }, seen, 'seen')] : [];
       const steps = options.flatMap((option) => {
         const { use, when } = option;
         if (!suits(option, plant?.kinds ?? [])) return [];
         const rule = when ?? (plant === null ? undefined : treatments.get(use)?.when);
-        return isDated(rule) ? [event(treatments.get(use)?.name ?? use, rule, 'step')] : [];
+        return isDated(rule) ? [event(named(treatments.get(use)?.name ?? use), rule, 'step')] : [];
       });
       return staged.length + shown.length === 0 ? [] : [...staged, ...shown, ...steps];
     });

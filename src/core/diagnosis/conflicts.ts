@@ -102,7 +102,11 @@ function seldomTogether(
   return [{ findings: worst.findings, reason: { code: 'seldom-together', labels } }];
 }
 
-/** Contradictions among the reports, the plain ones first. */
+/**
+ * Contradictions among the reports. Plain ones (exclusive choices, a special case affirmed with its general case
+ * denied, needles with leaves) come first; only without any is the pair reported whose joint probability is lowest
+ * against independence.
+ */
 export function findConflicts(
   library: Compiled,
   network: Network,

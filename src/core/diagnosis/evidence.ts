@@ -21,8 +21,9 @@ const MISTAKEN_SIGN = 0.02;
 const MAX_SURE = 0.999;
 
 /**
- * Reliability of a report. A mistaken "yes" is the rarer, the rarer the finding itself: nobody reports
- * orange pustules for want of something to say. `sure` in [0, 1], `background` in (0, 1).
+ * Sensitivity and specificity of a report. `sure` is between 0 and 1; `background` is the probability of the finding
+ * without any cause. The rarer a finding, the rarer a mistaken "yes": nobody reports orange pustules for want of
+ * something to say.
  */
 export function reliabilityOf(sure: number, background: number): Reliability {
   const bounded = Math.min(sure, MAX_SURE);
@@ -32,7 +33,7 @@ export function reliabilityOf(sure: number, background: number): Reliability {
   };
 }
 
-/** Chance of the report given the chance that the finding is there. */
+/** Probability of the report, given the probability `present` that the finding is there. */
 export function reportLikelihood(
   present: number,
   value: boolean,

@@ -19,7 +19,11 @@ const WORTH_SAYING = 0.5;
 const strongestFirst = (list: readonly Argument[]): readonly Argument[] =>
   [...list].sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans));
 
-/** Weight of evidence of each report for one hypothesis against another, the strongest first (I. J. Good, 1950). */
+/**
+ * Weight of evidence of each report for one hypothesis against another in decibans, ten times the common logarithm of
+ * the ratio of probabilities (I. J. Good, 1950), by descending absolute weight. `hypothesis` and `rival` are
+ * 0-indexed positions in the posterior.
+ */
 export function argumentsBetween(
   network: Network,
   evidence: readonly Weighed[],
@@ -39,7 +43,10 @@ export function argumentsBetween(
   );
 }
 
-/** Weight of evidence of each report for a cause alone against nothing wrong, the strongest first. */
+/**
+ * Weight of evidence of each report for a cause alone against nothing wrong, in decibans of the ratio of
+ * probabilities, by descending absolute weight. `cause` is a 0-indexed position among the causes.
+ */
 export function argumentsFor(
   network: Network,
   evidence: readonly Weighed[],
@@ -55,7 +62,10 @@ export interface PairArgument {
   readonly arguments: readonly Argument[];
 }
 
-/** Where the likeliest hypothesis is a pair: what speaks for it against each of its members alone; else empty. */
+/**
+ * Where the hypothesis of highest probability is a pair: the evidence for it against each of its members alone, in
+ * decibans. Empty otherwise.
+ */
 export function pairArguments(
   network: Network,
   posterior: Posterior,

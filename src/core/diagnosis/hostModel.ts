@@ -30,8 +30,11 @@ function makeHostModel(library: Compiled, plant: PlantId | null): HostModel {
 const MAX_KEPT = 48;
 const frames = new WeakMap<Compiled, Map<PlantId | null, HostModel>>();
 
-/** The frame of a plant, of the kinds of a group, or with `plant` null of every kind; those last used are kept. */
-export function frameOf(library: Compiled, plant: PlantId | null): HostModel {
+/**
+ * The host model of a plant, of the kinds of a group, or with `plant` null of every kind in the library, with the
+ * prior probability of each kind. The 64 models used last are cached.
+ */
+export function hostModelOf(library: Compiled, plant: PlantId | null): HostModel {
   const kept = frames.get(library) ?? new Map<PlantId | null, HostModel>();
   frames.set(library, kept);
   const frame = kept.get(plant) ?? makeHostModel(library, plant);

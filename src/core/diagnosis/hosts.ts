@@ -19,8 +19,8 @@ const isLeaf = (library: Compiled, plant: PlantId): boolean =>
   library.taxonomy.below(plant).length === 0;
 
 /**
- * The plants that an enquiry may be about: one when it is known exactly; the kinds of a group ("some maple")
- * and the group itself; every kind of the library when nothing is known.
+ * The plants that an enquiry may be about, with probabilities that sum to 1: one plant when it is known exactly; the
+ * kinds of a group ("some maple") and the group itself; every kind of the library with `plant` null.
  */
 export function hostsOf(library: Compiled, plant: PlantId | null): readonly HostProbability[] {
   if (plant !== null && isLeaf(library, plant)) return [{ plant, probability: 1 }];
@@ -88,7 +88,10 @@ export interface HostWeights {
   readonly learned: readonly Float64Array[];
 }
 
-/** Weighs the causes of each host. */
+/**
+ * Prior weights of the causes on each host at a place and date, before normalisation; each is at least 0, and only
+ * their ratios are probability ratios.
+ */
 export function weighHosts(
   { causes, common, indoors }: HostCauses,
   { experience, ...when }: Circumstances,

@@ -37,7 +37,10 @@ const monthsApart = (a: number, b: number): number => {
   return Math.min(apart, 12 - apart);
 };
 
-/** Sums outcomes to what they count in a month, 1 to 12. */
+/**
+ * Sums outcomes to the cases they count for in a month, 1 to 12. A case counts by how it was confirmed, 0 to 1; more
+ * than one month away it counts a quarter of that.
+ */
 export function experienceIn(month: number, outcomes: readonly Outcome[]): Experience {
   const counts = new Map<CauseId, number>();
   for (const { cause, confirmed, month: then } of outcomes) {
@@ -48,9 +51,9 @@ export function experienceIn(month: number, outcomes: readonly Outcome[]): Exper
 }
 
 /**
- * Factors by which experience moves the weights of a host's causes: the mean of the Dirichlet posterior
- * (library share x {@link LIBRARY_CASES} + cases seen) over the library's share, bounded by {@link MAX_FACTOR}.
- * All 1 without experience of these causes.
+ * Factors by which the clinic's own cases move the prior weights of a host's causes: the posterior mean probability
+ * of a Dirichlet distribution ({@link LIBRARY_CASES} library cases plus the cases seen) over the library's own,
+ * bounded by {@link MAX_FACTOR}. All factors are 1 without cases of these causes.
  */
 export function learnedFactors(
   causes: readonly { readonly id: CauseId }[],

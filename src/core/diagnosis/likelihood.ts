@@ -33,7 +33,10 @@ export interface Inhibition {
   readonly inhibition: Float64Array;
 }
 
-/** P(finding | causes at work), by noisy-OR. */
+/**
+ * Noisy-OR: the probability of a finding given up to two causes at work. `i` and `j` are 0-indexed positions of
+ * causes, {@link NONE} for none.
+ */
 export function presenceUnder(
   { background, inhibition }: FindingNode,
   i: number,
@@ -47,7 +50,10 @@ export function presenceUnder(
 const ascending = (numbers: readonly number[]): readonly number[] =>
   [...new Set(numbers)].sort((a, b) => a - b);
 
-/** What follows from how often some findings are there, by a function of their chances. */
+/**
+ * Likelihood under every hypothesis of something that depends on the probability of some findings. `value` maps the
+ * probability of each node to the likelihood, 0 to 1.
+ */
 export function likelihoodFrom(
   nodes: readonly FindingNode[],
   value: (presence: (node: FindingNode) => number) => number,
@@ -63,7 +69,10 @@ export function likelihoodFrom(
   };
 }
 
-/** What follows from how often one finding is there, where it is in proportion: given its value when it is there, and when it is not. */
+/**
+ * Likelihood of something that is linear in the probability of one finding: `shown` when the finding is there,
+ * `unshown` when it is not, both between 0 and 1.
+ */
 export function likelihoodInProportion(
   { background, inhibition, shownBy }: FindingNode,
   shown: number,
@@ -79,7 +88,7 @@ export function likelihoodInProportion(
   };
 }
 
-/** The likelihood under the hypothesis at a position of the network. */
+/** The likelihood (a probability, 0 to 1) under the hypothesis at a 0-indexed position of the network. */
 export function likelihoodAt(network: Network, likelihood: Likelihood, hypothesis: number): number {
   if (hypothesis === NOT_IN_LIBRARY) return likelihood.unknown;
   const pair = hypothesis - firstPair(network);
@@ -89,7 +98,7 @@ export function likelihoodAt(network: Network, likelihood: Likelihood, hypothesi
   return likelihood.given(first[pair] ?? NONE, second[pair] ?? NONE);
 }
 
-/** P(finding | hypothesis) for one hypothesis, see {@link presenceUnder}. */
+/** Probability of a finding under the hypothesis at a 0-indexed position, see {@link presenceUnder}. */
 export function presenceAt(network: Network, node: FindingNode, hypothesis: number): number {
   return likelihoodAt(
     network,
@@ -98,7 +107,7 @@ export function presenceAt(network: Network, node: FindingNode, hypothesis: numb
   );
 }
 
-/** Both at once. */
+/** The joint likelihood of two independent pieces of evidence: the products of their probabilities. */
 export function jointly(a: Likelihood, b: Likelihood): Likelihood {
   return {
     support: ascending([...a.support, ...b.support]),
@@ -108,7 +117,10 @@ export function jointly(a: Likelihood, b: Likelihood): Likelihood {
   };
 }
 
-/** Chance of something before anything else is known: its mean under the prior, exact, by what it touches. */
+/**
+ * Probability of a piece of evidence before any other: its mean likelihood under the prior. Exact; only the causes in
+ * its support are visited.
+ */
 export function priorProbability(
   network: Network,
   { support, unknown, given }: Likelihood,
@@ -136,11 +148,11 @@ const WIDEST_FACTOR = 1e60;
 const AT_ONCE = 90;
 
 /**
- * Multiplies weights of hypotheses in place by likelihoods. Returns the logarithm of what they were divided by, so the
- * weights are those of a computation in logarithms without taking any for each hypothesis. Exact, though only what the
- * likelihoods touch is worked out: a pair of which one member shows a finding has that member's ratio to nothing wrong,
- * so pairs take the products of their members, and are put right where both show the same finding. Of `likest`, a
- * factor for each cause, a pair takes the larger one.
+ * Multiplies the weights of all hypotheses in place by likelihoods. Returns the natural logarithm of the factor that
+ * they were divided by to keep them in range. Exact, though only the supports are visited: a pair with one member in
+ * a support has the ratio of that member to nothing wrong, so pairs take the products of their members' ratios,
+ * corrected where both members show the same finding. `likest` is an optional factor for each cause, of which a pair
+ * takes the larger. Weights stay proportional to probabilities.
  */
 export function multiplyAll(
   weights: Float64Array,

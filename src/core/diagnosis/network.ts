@@ -1,7 +1,7 @@
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
-import { frameOf } from './hostModel.ts';
+import { hostModelOf } from './hostModel.ts';
 import { weighHosts, type Circumstances, type HostProbability } from './hosts.ts';
 import { nodesOn, type FindingNode, type StagedNodes } from './nodes.ts';
 import type { Pairs } from './pairs.ts';
@@ -39,7 +39,7 @@ export function firstPair(network: Pick<Network, 'causes'>): number {
   return FIRST_SINGLE + network.causes.length;
 }
 
-/** Positions of the causes of a hypothesis: none, one or two. */
+/** 0-indexed positions of the causes of a hypothesis: none, one or two. */
 export function positionsIn(network: Network, hypothesis: number): readonly number[] {
   if (hypothesis < FIRST_SINGLE) return [];
   const pair = hypothesis - firstPair(network);
@@ -47,13 +47,16 @@ export function positionsIn(network: Network, hypothesis: number): readonly numb
   return [network.pairs.first[pair] ?? 0, network.pairs.second[pair] ?? 0];
 }
 
-/** Builds the network of a plant, of the kinds of a group, or with `plant` null of every kind in the library. */
+/**
+ * Builds the network of a plant, of the kinds of a group, or with `plant` null of every kind in the library. Priors
+ * are probabilities that sum to 1 over all hypotheses.
+ */
 export function buildNetwork(
   library: Compiled,
   plant: PlantId | null,
   circumstances: Circumstances,
 ): Network {
-  const frame = frameOf(library, plant);
+  const frame = hostModelOf(library, plant);
   const { causes, pairs, position, nodes } = frame;
   const { weights, learned } = weighHosts(frame, circumstances);
   const weighed = frame.hosts.map(({ probability }, h) => ({
@@ -80,7 +83,10 @@ export function buildNetwork(
   };
 }
 
-/** P(finding | not in the library): more often than by chance, less than with a known cause. Geometric middle, our own choice. */
+/**
+ * Probability of a finding when the cause is not in the library: the larger of its background probability and 0.4
+ * times the square root of that; higher than by chance and lower than under a known cause (our own choice).
+ */
 export function unknownCauseProbability(background: number): number {
   return Math.max(background, 0.4 * Math.sqrt(background));
 }

@@ -86,7 +86,10 @@ function stageFactor(cause: Cause, finding: FindingId, { almanac, today }: Momen
   return Math.max(MIN_OUT_OF_STAGE, Math.exp(-Math.min(...days) / TRACES_STAY_DAYS));
 }
 
-/** The nodes of a host on a day, by the stages that its causes are in; null for what is no finding of the library. */
+/**
+ * The finding nodes of a host on a day, with probabilities by the life stages of its causes. The function it gives
+ * returns null for an id that is no finding of the library.
+ */
 export function nodesOn(
   { nodeOf }: StagedNodes,
   causes: readonly Cause[],

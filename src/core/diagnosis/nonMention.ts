@@ -9,8 +9,11 @@ const MENTIONS_WHEN_THERE = 0.4;
 /** Words after which an enquirer has said what there is to say; our own estimate. */
 const FULL_ACCOUNT_WORDS = 45;
 
-/** Weight of silence for a text of so many words, 0 to {@link MENTIONS_WHEN_THERE}. */
-export function nonMentionLikelihood(words: number): number {
+/**
+ * Probability that an enquirer who sees a noticeable sign mentions it in a text of `words` words: from 0 for an empty
+ * text up to {@link MENTIONS_WHEN_THERE}.
+ */
+export function mentionProbability(words: number): number {
   return MENTIONS_WHEN_THERE * Math.min(1, words / FULL_ACCOUNT_WORDS);
 }
 
@@ -27,7 +30,7 @@ export function unmentioned(
     .filter((node) => node !== null);
 }
 
-/** Chance that a finding goes unmentioned: 1 - silence x presence. `silence` in [0, 1). */
+/** Likelihood of not mentioning a finding: 1 minus `silence` times its probability. `silence` is between 0 and 1. */
 export function nonMentionOf(node: FindingNode, silence: number): Likelihood {
   return likelihoodInProportion(node, 1 - silence, 1);
 }

@@ -99,9 +99,9 @@ function productOf([first, ...others]: readonly Wording[]): Float64Array | undef
 }
 
 /**
- * Exact posterior over nothing wrong, not in the library, every cause and every pair.
- * `silence` is the weight of what was not mentioned, see `silenceWeight`; 0 leaves it out. `words` is what is
- * taken from the text as a whole.
+ * Exact posterior probabilities over nothing wrong, not in the library, every cause and every pair of causes.
+ * `silence` is the probability of mentioning a sign that is there, see {@link mentionProbability}; 0 leaves
+ * non-mention out. `words` is the evidence of the text as a whole.
  */
 export function weighAll(
   library: Compiled,

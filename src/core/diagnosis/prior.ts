@@ -188,7 +188,10 @@ function meanOfRest(host: Host, values: Float64Array): number {
   );
 }
 
-/** Prior over nothing wrong, not in the library, singles and pairs, from the weights of each host's causes. */
+/**
+ * Prior probabilities over nothing wrong, not in the library, single causes and pairs, mixed over hosts by their
+ * probabilities.
+ */
 export function mixPriors(weighed: readonly WeighedHost[], pairs: Pairs): MixedPrior {
   const hosts = weighed.map((one) => scaled(one, pairs));
   const count = weighed[0]?.weights.length ?? 0;

@@ -28,7 +28,7 @@ export interface Shortlist {
 /** Columns made at once; questions need some two hundred. */
 const COLUMNS_AT_ONCE = 64;
 
-/** P(finding | hypothesis) for each of the list, by noisy-OR. */
+/** Probability of a finding under each hypothesis of the list, by noisy-OR, in the order of the list. */
 export function presenceIn(list: Shortlist, node: FindingNode): Float64Array {
   const { positions, first, second } = list;
   const { background, inhibition } = node;
@@ -51,7 +51,9 @@ function likeliest(values: Float64Array, count: number): number[] {
   return above.filter((h) => (values[h] ?? 0) >= least);
 }
 
-/** Picks the likeliest hypotheses of a posterior. */
+/**
+ * The hypotheses of highest probability, until they hold nearly all of it; the questions are valued over these alone.
+ */
 export function shortlist(network: Network, { hypotheses }: Posterior): Shortlist {
   const chance = (h: number): number => hypotheses[h] ?? 0;
   const likely = likeliest(hypotheses, HYPOTHESES_WEIGHED).sort((a, b) => chance(b) - chance(a));

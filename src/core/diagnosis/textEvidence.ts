@@ -2,7 +2,7 @@ import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { FindingId } from '../schema/common.ts';
 import { findingIdSchema } from '../schema/common.ts';
-import type { CosineSimilarity } from '../language/textSimilarity.ts';
+import type { SimilarityOf } from '../language/textSimilarity.ts';
 import { NONE } from './likelihood.ts';
 import type { Network } from './network.ts';
 import type { Weighed } from './weigh.ts';
@@ -29,7 +29,7 @@ export interface Wording extends Weighed {
 
 /** What is taken from a text as a whole. */
 export interface Words {
-  readonly similarity: CosineSimilarity;
+  readonly similarity: SimilarityOf;
   /** It asks how or when a thing is done, and tells of nothing seen. */
   readonly asks: boolean;
 }
@@ -55,7 +55,10 @@ function wordingOf(
   };
 }
 
-/** Weighs a text as a whole: the likeness of its words, and that it only asks. Empty when neither tells anything. */
+/**
+ * Evidence of the text as a whole: how similar its words are to each cause's description, and that it only asks.
+ * Empty when neither changes a probability.
+ */
 export function weighWords(network: Network, { similarity, asks }: Words): readonly Wording[] {
   const alike = ({ id }: Cause): number =>
     Math.exp(Math.min(MAX_NATS, WORTH_OF_LIKENESS * Math.max(0, similarity(id))));

@@ -33,8 +33,8 @@ export function affirmedBy(library: Compiled, reports: readonly Report[]): Reado
 }
 
 /**
- * The nearest more general finding that is known to be there. A report about a special kind of it then only
- * tells which kind, and must not count for or against the general one a second time.
+ * The nearest more general finding that is known to be there. A report of a special case then only tells which case,
+ * so its probability is conditional on the general one. Returns null when no general finding is known.
  */
 export function affirmedGeneral(
   library: Compiled,
@@ -44,7 +44,10 @@ export function affirmedGeneral(
   return library.implied(id).find((one) => one !== id && affirmed.has(one)) ?? null;
 }
 
-/** P(special | general): the special finding implies the general one, so it is the ratio of the two. */
+/**
+ * Probability of a special finding given the general one that it implies: their ratio, from 0 to 1. `special` and
+ * `general` are probabilities.
+ */
 export function probabilityGivenMore(special: number, general: number): number {
   return general > 0 ? Math.min(1, special / general) : 0;
 }
@@ -110,7 +113,10 @@ export function withoutImplied(library: Compiled, reports: readonly Report[]): r
   );
 }
 
-/** The reports that tell something about this host, each with its likelihood under every hypothesis. */
+/**
+ * The reports that change a probability on this host, each with its likelihood under every hypothesis. Reports of
+ * findings that no cause of the host shows are left out.
+ */
 export function weighReports(
   library: Compiled,
   network: Network,

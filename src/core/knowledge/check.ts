@@ -201,7 +201,10 @@ function checkWordModel({ wordModel }: Library, known: Known, report: Report): v
       report(id, WORD_MODEL_FILE, 'was learned but is not among the findings; run npm run learn');
 }
 
-/** Checks everything that spans entries: references, duplicates, unused findings, sources, rates. Empty when all is well. */
+/**
+ * Checks everything that spans entries: references, duplicates, unused findings, groups, sources, rates. Never
+ * throws; the list is empty for a sound library, and each invalid reference is one issue.
+ */
 export function checkLibrary({ library, fileOf }: ReadLibrary): readonly KnowledgeIssue[] {
   const issues: KnowledgeIssue[] = [];
   const report: Report = (id, field, message) => {

@@ -2,7 +2,10 @@
 const PRIME = 0x01000193;
 const BASES = [0x811c9dc5, 0x9e3779b9] as const;
 
-/** A hash of a text as 16 hexadecimal digits: tells versions apart, and is no protection against malice. */
+/**
+ * A 64-bit hash of a text as 16 hexadecimal digits. It tells versions apart; it does not protect against forged
+ * texts. Accepts any string, invalid surrogates included.
+ */
 export function hashText(text: string): string {
   return BASES.map((basis) => {
     let hash: number = basis;

@@ -20,7 +20,10 @@ function causesByHost(causes: readonly Cause[]): ReadonlyMap<PlantId, Listed> {
   return lists;
 }
 
-/** Works out what plants can have; of several hosts in a plant's lineage the nearest decides. Answers are kept. */
+/**
+ * Susceptibility factors of every plant to its causes, at least 0; ratios of factors are ratios of prior probability.
+ * Of several hosts in a plant's lineage the nearest decides. Cached by plant.
+ */
 export function buildHosting(causes: readonly Cause[], taxonomy: Taxonomy): Hosting {
   const byHost = causesByHost(causes);
   const known = new Map<PlantId, ReadonlyMap<CauseId, number>>();

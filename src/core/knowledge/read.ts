@@ -126,7 +126,10 @@ export interface ReadLibrary {
   readonly fileOf: ReadonlyMap<string, string>;
 }
 
-/** Hash of all texts of a library, whatever the order in which they were read. */
+/**
+ * Hash of all texts of a library as 16 hexadecimal digits, independent of file order. Invalid texts have a version
+ * too.
+ */
 export function libraryVersion(input: readonly Pick<KnowledgeFile, 'file' | 'text'>[]): string {
   return hashText(
     input
@@ -137,8 +140,8 @@ export function libraryVersion(input: readonly Pick<KnowledgeFile, 'file' | 'tex
 }
 
 /**
- * Checks each entry of the YAML files against its schema.
- * Returns the library, or every field that is wrong; never a partial library.
+ * Checks each entry of the YAML files against its schema. Returns the library with entries sorted by id, or one issue
+ * for each invalid field; never a partial library.
  */
 export function readLibrary(
   input: readonly KnowledgeFile[],

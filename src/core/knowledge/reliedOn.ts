@@ -2,7 +2,10 @@ import type { Library } from '../schema/library.ts';
 import { RELIED_ON } from '../schema/reliedOn.ts';
 import type { KnowledgeIssue } from './read.ts';
 
-/** Ids that the code names and the library does not have; empty when all are there. */
+/**
+ * Ids that the code names and the library lacks, as issues; empty when all are there. A library with such an issue is
+ * invalid.
+ */
 export function checkReliedOn(
   library: Pick<Library, keyof typeof RELIED_ON>,
 ): readonly KnowledgeIssue[] {

@@ -5,7 +5,10 @@ import type { CauseId, FindingId } from '../schema/common.ts';
 /** P(finding | cause) for what a cause shows, general findings included. */
 export type Strengths = ReadonlyMap<FindingId, number>;
 
-/** A cause shows a general finding at least as often as its most frequent special case. */
+/**
+ * Probability of each finding given the cause alone, 0 to 1. A general finding has at least the probability of its
+ * most frequent special case.
+ */
 export function strengthsOf(
   cause: Cause,
   implied: (id: FindingId) => readonly FindingId[],

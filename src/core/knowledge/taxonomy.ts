@@ -24,7 +24,10 @@ function climb(start: PlantId, byId: ReadonlyMap<PlantId, Plant>): PlantId[] {
   return order;
 }
 
-/** Builds the {@link Taxonomy} of a library's plants. */
+/**
+ * Builds the {@link Taxonomy} of a library's plants. Unknown parents are ignored here; {@link checkLibrary} reports
+ * them as invalid.
+ */
 export function buildTaxonomy(plants: readonly Plant[]): Taxonomy {
   const byId = new Map(plants.map((plant) => [plant.id, plant]));
   const lineages = new Map(plants.map(({ id }) => [id, climb(id, byId)]));

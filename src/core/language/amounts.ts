@@ -259,7 +259,10 @@ function temperaturesSaid(text: string, { fahrenheit }: SaidAt): readonly SaidAm
   });
 }
 
-/** Values that were said, in the order said: since when, how warm, how often and how long watered. */
+/**
+ * Values that were said, in text order: dates, temperatures in degrees Celsius, waterings a week, minutes and litres.
+ * Dates are days of the calendar in the past of `said.today`.
+ */
 export function saidAmounts(text: string, said: SaidAt): readonly SaidAmount[] {
   return [...sinceWhen(text, said), ...wateringSaid(text), ...temperaturesSaid(text, said)].sort(
     (a, b) => a.span.start - b.span.start,
@@ -276,7 +279,10 @@ export type OddAmount =
   | { readonly code: 'odd-temperature'; readonly said: string }
   | { readonly code: 'odd-watering'; readonly timesPerWeek: number };
 
-/** What is out of proportion and should be asked back. */
+/**
+ * Amounts out of proportion, to be asked back: air below -50 or above 52 degrees Celsius, more than 21 waterings a
+ * week. Empty when all are plausible.
+ */
 export function oddAmounts(amounts: readonly SaidAmount[], text: string): readonly OddAmount[] {
   return amounts.flatMap((one): OddAmount[] => {
     if (one.kind === 'temperature')

@@ -39,8 +39,8 @@ export function askingSentences(
 }
 
 /**
- * Whether a text asks how or when a thing is done, and names no trouble: "is the end of September a good time for
- * garlic?". What was heard of the plant is not looked at.
+ * Whether a text only asks how or when something is done ("is the end of September a good time for garlic?"), judged
+ * from the sentence forms alone. True means that the probability of a trouble comes from priors only.
  */
 export function asksOnly(
   text: string,

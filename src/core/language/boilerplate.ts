@@ -53,9 +53,9 @@ const hasNoContent = ({ text }: Line): boolean =>
   [QUOTED, QUOTES_FOLLOW, HEADER, SENT_FROM, GREETING].some((pattern) => pattern.test(text));
 
 /**
- * Stretches of a pasted letter or thread that tell nothing of the plant: quoted lines, headers, greeting and
- * signature, names, telephone numbers and addresses. In the order of the text; they may touch but not overlap.
- * Linear in the length of the text.
+ * Spans of a pasted letter or thread that say nothing about the plant: quoted lines, headers, greeting, signature,
+ * names, telephone numbers, addresses. Half-open intervals of UTF-16 characters, 0-indexed, in text order; they may
+ * touch but do not overlap. Time is linear in the number of characters.
  */
 export function boilerplateSpans(text: string): readonly Span[] {
   const lines = linesOf(text);

@@ -133,7 +133,10 @@ export interface Spoken {
   readonly hasContent: readonly boolean[];
 }
 
-/** Reads a match as its finding; null where it is no report at all. `canTell` says whether the plant can show it. */
+/**
+ * Turns a phrase match into a reading of its finding. `canTell` says whether the plant can show the finding. Returns
+ * null when the words do not report it.
+ */
 export function toCandidate(
   { tokens, assertion, naming: { wholes, fruits }, hasContent }: Spoken,
   match: PhraseMatch<Finding>,

@@ -60,7 +60,10 @@ const byPhraseAlone = ({ numberOf }: WordModel): ((one: Candidate) => boolean) =
   return ({ target }) => isQuestionOfCare(target) || !numberOf.has(target.id);
 };
 
-/** The readings of so much log-odds at least, but for what is heard by phrases alone. */
+/**
+ * The readings with log-odds of at least `leastOdds` (natural logarithm; a probability of 0.5 is 0), except those of
+ * phrases alone.
+ */
 export function describedOf(all: ToJudge, leastOdds: number): readonly ScoredReading[] {
   const alone = byPhraseAlone(all.model);
   const told = all.candidates.filter((one) => !alone(one));
@@ -74,7 +77,7 @@ export const relationsOf = (
   reportedTogether: FindingRelations['reportedTogether'],
 ): FindingRelations => ({ related: relatedBy(implied), reportedTogether });
 
-/** The readings that are likely right, each as sure as it is likely. */
+/** The readings that are probably right, each with its probability as its sureness, 0 to 1. */
 export function likelyReadings(all: ToJudge): readonly Chosen[] {
   const { model, kept, assertion, implied } = all;
   const described = describedOf(all, FAINT);
@@ -105,7 +108,10 @@ function stronger(a: Chosen, b: Chosen): Chosen {
   return b.strength > a.strength ? b : a;
 }
 
-/** One reading for each finding, and of an exclusive group, of which only one can hold, the strongest, the earlier one of equals. */
+/**
+ * One reading for each finding, and one for each exclusive group: that of highest probability, the earlier one of
+ * equals.
+ */
 export function resolveExclusiveGroups(chosen: readonly Chosen[]): readonly Chosen[] {
   const best = new Map<FindingId, Chosen>();
   for (const one of chosen) {

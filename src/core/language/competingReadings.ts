@@ -45,7 +45,10 @@ export const RIVALRY_NAMES: readonly (keyof Rivalry)[] = ['own', 'rival', 'whole
 /** Chance of log-odds. */
 const probabilityOf = (odds: number): number => 1 / (1 + Math.exp(-odds));
 
-/** Chances that readings are right, their rivals reckoned with, in the order given; without weights each by its own log-odds. */
+/**
+ * Probability that each reading is right once its competitors are known, in the order given. With empty `weights`
+ * each stands by its own log-odds.
+ */
 export function probabilitiesOf(
   readings: readonly Contender[],
   kinship: FindingRelations,

@@ -212,7 +212,10 @@ function listen(
   return { plants, mentions, contentWords, asks, kept, toJudge };
 }
 
-/** Every reading of a text with its traits, as they are learned from; none of questions of care. */
+/**
+ * Every reading of a text with its features and log-odds (natural logarithm; a probability of 0.5 is 0), for
+ * training. Readings of care questions are left out.
+ */
 export function scoreText(
   ear: LanguageContext,
   model: WordModel,
@@ -222,9 +225,9 @@ export function scoreText(
 }
 
 /**
- * Understands a text: the plants it names and the findings it reports, each with its place in the text. The
- * plant, when it is known otherwise, decides what can be told of it. Deterministic; text beyond
- * {@link MAX_TEXT} characters is not read.
+ * Extracts the plants a text names and the findings it reports, each with its span in UTF-16 characters, 0-indexed.
+ * `plant` is the plant when it is known, else null; it decides which findings are possible. Sureness is a
+ * probability, 0 to 1. Deterministic; text beyond {@link MAX_TEXT} characters is not read.
  */
 export function extract(
   ear: LanguageContext,

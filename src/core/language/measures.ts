@@ -84,7 +84,10 @@ export interface OddLength {
   readonly thing: string;
 }
 
-/** Lengths out of proportion for what they stand beside: "spots five feet wide". */
+/**
+ * Lengths out of proportion for what they stand beside ("spots five feet wide"), in metres. Spans count in
+ * characters. Empty when all are plausible.
+ */
 export function oddLengths(text: string): readonly OddLength[] {
   return findLengths(text).flatMap((length): readonly OddLength[] => {
     const before =

@@ -28,7 +28,10 @@ const VAGUE: Readonly<Record<string, number>> = {
   several: 4,
 };
 
-/** Value of a number in digits or words; not a number when it is neither. */
+/**
+ * Value of a number in digits or English words, fractions included ("two and a half"). Returns NaN when the text is
+ * no number.
+ */
 export function numberOf(said: string): number {
   const word = said.toLowerCase();
   return NUMBERS[word] ?? VAGUE[word] ?? Number(word);

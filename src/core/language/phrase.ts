@@ -89,7 +89,10 @@ function readTerm(text: string, classes: WordClasses, read: Read): Term {
 
 const NO_WORDS: ReadonlySet<string> = new Set();
 
-/** Reads one phrase. Unknown classes give an empty term, which never matches; the checks of the library report them. */
+/**
+ * Compiles one phrase. An unknown class gives an empty term, which never matches; {@link checkQuality} reports it as
+ * invalid.
+ */
 export function compilePhrase<Target>(
   text: string,
   target: Target,

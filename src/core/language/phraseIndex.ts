@@ -216,9 +216,8 @@ function isAllMeant<Target>({ others }: Anchored<Target>, presence: Presence): b
 }
 
 /**
- * Builds the index. Finding is linear in the number of tokens: each token looks up only the phrases anchored on its
- * stem, a phrase is dropped at once when a term of it stands nowhere in the sentence, and the others look a few words to
- * either side.
+ * Builds the phrase index. Matching is linear in the number of tokens: a token looks up only phrases anchored on its
+ * stem, and a phrase with a term that is nowhere in the sentence is rejected at once.
  */
 export function buildPhraseIndex<Target>(
   phrases: readonly Phrase<Target>[],

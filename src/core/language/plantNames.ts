@@ -317,8 +317,8 @@ export interface RankedPlant {
 }
 
 /**
- * Ranks the plants mentioned. A group (tree, maple) gives its weight to a more special plant of the
- * same text that belongs to it ("a maple, the red Japanese kind").
+ * Ranks the plants mentioned by confidence, 0 to 1. A group (tree, maple) passes its weight to a more special plant
+ * of the same text that belongs to it ("a maple, the red Japanese kind").
  */
 export function rankPlants(
   mentions: readonly PlantMention[],

@@ -215,7 +215,10 @@ function scoredByWords(
   return groups;
 }
 
-/** The readings of a text of so much log-odds at least: what a phrase heard, well or badly, and what the words of a sentence tell. */
+/**
+ * The readings of a text with log-odds of at least `leastOdds` (natural logarithm; a probability of 0.5 is 0): what
+ * phrases found and what the words of a sentence suggest.
+ */
 export function scoreReadings(
   model: WordModel,
   sentences: ReadonlyMap<number, SentenceScores>,

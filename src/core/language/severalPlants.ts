@@ -102,9 +102,9 @@ function sameAs(
 }
 
 /**
- * Takes a message about several plants apart, sentence by sentence, or clause by clause where each reports of a plant: each
- * belongs to the plant it names, or else to the plant of the sentence before. A plant of which nothing is reported stays with the one before it. Every word of
- * the text is in one part; fewer than two parts mean that it is about one plant.
+ * Splits a message about several plants by sentence, or by clause where each clause reports on another plant: each
+ * belongs to the plant it names, else to the plant before. Every character of the text is in exactly one part; fewer
+ * than two parts mean one plant. Each part takes the plant of highest probability.
  */
 export function partByPlant(ear: LanguageContext, text: string): readonly PlantPart[] {
   if (text.length > MAX_TEXT) return [];

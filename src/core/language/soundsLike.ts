@@ -21,7 +21,10 @@ export function soundOf(word: string): string {
   return SOUNDS.reduce((sound, [from, to]) => sound.replace(from, to), word);
 }
 
-/** Letters to put in, take out, change or swap with the next to get from one word to the other (F. J. Damerau, 1964); more than `most` counts as `most + 1`. */
+/**
+ * Damerau-Levenshtein distance of two words in characters (F. J. Damerau, 1964). Distances above `most` give `most +
+ * 1`.
+ */
 export function slipsBetween(a: string, b: string, most: number): number {
   if (Math.abs(a.length - b.length) > most) return most + 1;
   let [before, row]: [number[], number[]] = [[], Array.from({ length: b.length + 1 }, (_, j) => j)];

@@ -74,8 +74,9 @@ function weightiestFirst<R extends Reading>(
 }
 
 /**
- * Each telling word speaks for one finding and those it implies: the readings that weigh most take theirs first,
- * and what is left must still own more than half of what it tells. Keeps the order of what stays.
+ * Resolves span conflicts: each content word supports one finding and those it implies. Readings of the highest
+ * weight (a log-odds of probability) own their words first; a reading must own more than half of its content words to
+ * stay. Keeps the order.
  */
 export function withoutClaimedWords<R extends Reading>(
   readings: readonly R[],

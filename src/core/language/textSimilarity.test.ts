@@ -4,7 +4,7 @@ import { buildNetwork, FIRST_SINGLE } from '../diagnosis/network.ts';
 import { likelihoodAt, multiplyAll } from '../diagnosis/likelihood.ts';
 import { weighAll } from '../diagnosis/posterior.ts';
 import { weighWords } from '../diagnosis/textEvidence.ts';
-import { cosineSimilarity } from './textSimilarity.ts';
+import { similarityToCauses } from './textSimilarity.ts';
 import { tokenize } from './tokens.ts';
 
 const library = miniLibrary(
@@ -20,7 +20,7 @@ const library = miniLibrary(
     { id: 'rot', findings: { grub: 'seldom' }, extra: { say: 'A fungus of wet soil.' } },
   ],
 );
-const alike = (words: string) => cosineSimilarity(library.descriptions(), tokenize(words));
+const alike = (words: string) => similarityToCauses(library.descriptions(), tokenize(words));
 const network = buildNetwork(library, plantId('fern'), circumstancesAt(library));
 
 it('finds the cause whose description shares the rarer words', () => {

@@ -26,7 +26,7 @@ export interface Descriptions {
 }
 
 /** What a description is made of. */
-export interface TextSimilarity {
+export interface DescribedLibrary {
   readonly causes: readonly Cause[];
   readonly findings: ReadonlyMap<FindingId, Finding>;
   readonly treatments: ReadonlyMap<string, Treatment>;
@@ -77,7 +77,7 @@ function readerOf(senses: Descriptions['senses'], numbers: Map<string, number>):
 /** The senses that describe a cause, each with its weight; one may stand several times. */
 function sensesFor(
   cause: Cause,
-  { strengths, treatments }: TextSimilarity,
+  { strengths, treatments }: DescribedLibrary,
   read: Reader,
   ofFinding: (id: FindingId) => readonly number[],
 ): readonly (readonly [readonly number[], number])[] {
@@ -130,7 +130,7 @@ function usersOf(
 }
 
 /** Collects the words of all descriptions; a word that many causes use tells little (K. Sparck Jones, 1972). */
-export function buildDescriptions(described: TextSimilarity): Descriptions {
+export function buildDescriptions(described: DescribedLibrary): Descriptions {
   const senses = sensesOf(described.classes);
   const numbers = new Map<string, number>();
   const read = readerOf(senses, numbers);
@@ -153,13 +153,17 @@ export function buildDescriptions(described: TextSimilarity): Descriptions {
 }
 
 /** How alike words are to the description of a cause, in nats were words independent; 0 without one in common. */
-export type CosineSimilarity = (cause: CauseId) => number;
+export type SimilarityOf = (cause: CauseId) => number;
 
-/** Sums over different words how telling each is for every cause; of several senses of a word the most telling counts. */
-export function cosineSimilarity(
+/**
+ * Similarity of a text to the description of every cause, in nats of at least 0: the summed tf-idf weights of the
+ * different words they share, of several senses of a word the one of highest weight (K. Sparck Jones, 1972). A
+ * function that returns 0 for a cause without a shared word.
+ */
+export function similarityToCauses(
   { senses, uses, number }: Descriptions,
   tokens: readonly Token[],
-): CosineSimilarity {
+): SimilarityOf {
   const total = new Float64Array(number.size);
   const best = new Float64Array(number.size);
   for (const stem of new Set(tokens.map((token) => token.stem))) {

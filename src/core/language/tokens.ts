@@ -27,7 +27,10 @@ const PAUSE = /[,()[\]–—]|\s-\s/;
 /** Longest text that is read, in characters: far beyond any letter, short of what would stall a worker. */
 export const MAX_TEXT = 100_000;
 
-/** Splits a text into words with their places, stems and sentences. Linear in the length of the text. */
+/**
+ * Splits a text into words with their 0-indexed places in characters, stems and sentence numbers. Time is linear in
+ * the number of characters; any string is accepted, invalid Unicode included.
+ */
 export function tokenize(text: string): readonly Token[] {
   const tokens: Token[] = [];
   let sentence = 0;

@@ -148,7 +148,10 @@ function makeToldTogether(together: WordModelText['together']): WordModel['repor
 /** What a word is worth that stands so often in a sentence, before all are brought to length 1. */
 const worthOf = (rarity: number, times: number): number => rarity * (1 + Math.log(times));
 
-/** Shares of the words of a sentence and of what they have in common with others: each its rarity times 1 + ln of how often it stands there, together of length 1. */
+/**
+ * Normalised tf-idf vector of the words of a sentence and their synonym classes: idf times 1 + ln(term frequency),
+ * scaled to length 1, so that components are between 0 and 1. `rarityOf` returns undefined for words to leave out.
+ */
 export function tfIdfVector(
   stems: readonly string[],
   likening: SynonymsOf,
@@ -268,7 +271,10 @@ function scoresOf(
   };
 }
 
-/** What the words of each sentence tell, by the number of the sentence. */
+/**
+ * Log-odds of every finding for each sentence, by its 0-indexed number; natural logarithm, so that 0 is a probability
+ * of 0.5.
+ */
 export function scoreSentences(
   model: WordModel,
   tokens: readonly Token[],

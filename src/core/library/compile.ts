@@ -55,7 +55,7 @@ export interface Compiled {
 const byId = <K extends string, T extends { readonly id: K }>(entries: readonly T[]): Map<K, T> =>
   new Map(entries.map((entry) => [entry.id, entry]));
 
-/** Chance of a finding without any cause. */
+/** Probability of a finding without any cause. */
 export function backgroundOf(finding: Finding): number {
   return BACKGROUND[finding.background];
 }
@@ -161,12 +161,18 @@ export function compileLibrary(library: Library): Compiled {
   };
 }
 
-/** How common a cause is among enquiries, before host, season and evidence. */
+/**
+ * Prior weight of a cause among enquiries before host, season and evidence; only ratios matter, and ratios of weights
+ * are ratios of probability.
+ */
 export function commonnessOf(cause: Cause): number {
   return COMMONNESS[cause.common];
 }
 
-/** How often people ask about a plant, as a weight; that of an unknown plant is 1. */
+/**
+ * How often people ask about a plant, as a weight of at least 0 whose ratios are ratios of probability. An unknown
+ * plant has 1.
+ */
 export function popularityOf(library: Compiled, plant: PlantId): number {
   const known = library.plants.get(plant);
   return known ? COMMONNESS[known.common] : 1;

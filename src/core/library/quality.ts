@@ -155,8 +155,9 @@ function checkSeen({ library }: ReadLibrary, report: Report): void {
 }
 
 /**
- * Gates for a library whose references are sound: enough findings, something that tells causes apart, harm, timing,
- * enough causes and a normal look for every plant, no two causes alike. Empty when all is well.
+ * Quality gates for a library whose references are sound: enough findings, something that tells causes apart, harm,
+ * timing, enough causes and a normal look for every plant, no two causes alike. Never throws; the list is empty for a
+ * library that passes, and each invalid entry is one issue.
  */
 export function checkQuality(read: ReadLibrary, compiled: Compiled): readonly KnowledgeIssue[] {
   const issues: KnowledgeIssue[] = [];

@@ -12,7 +12,7 @@ export interface WeakPair {
 
 type Strengths = ReadonlyMap<FindingId, number>;
 
-/** Cosine of two lists of strengths: 1 when the same findings are shown equally often, 0 with none in common. */
+/** Cosine of two lists of probabilities of findings: 1 when they are proportional, 0 with no finding in common. */
 export function profileSimilarity(a: Strengths, b: Strengths): number {
   let [both, ofA, ofB] = [0, 0, 0];
   for (const strength of a.values()) ofA += strength ** 2;

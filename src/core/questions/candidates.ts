@@ -161,7 +161,10 @@ function candidateFinding(
   return { kind: 'group', finding: id, question, how, seconds, choices, answers };
 }
 
-/** Which plant it is, while several are possible; `chances` are those of the network's hosts. */
+/**
+ * The question for the plant. `chances` are the posterior probabilities of the network's hosts. Returns null when
+ * only one host is possible.
+ */
 export function candidatePlant(
   library: Compiled,
   network: Network,
@@ -209,7 +212,10 @@ export interface CandidateQuestions {
   readonly samples: readonly CandidateQuestion[];
 }
 
-/** Everything that can still be asked or tested about a plant. `skipped` are findings or groups the enquirer cannot tell. */
+/**
+ * Everything that can still be asked or tested about a plant, with the likelihood (a probability) of each answer
+ * under each hypothesis. `skipped` are findings or groups that the enquirer cannot tell.
+ */
 export function candidateQuestions(
   library: Compiled,
   network: Network,

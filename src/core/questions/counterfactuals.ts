@@ -127,8 +127,8 @@ interface Together {
 }
 
 /**
- * The smallest set of answers (one, two or three), or of reports taken back, after which another cause would
- * lead; of equally small ones the likeliest. Null when no set that is at all likely would.
+ * The smallest set of answers (one, two or three) or retracted reports after which another cause would lead; of
+ * equally small sets the one of highest probability. Returns null when no set of reasonable probability exists.
  */
 export function findCounterfactuals(
   network: Network,

@@ -149,7 +149,10 @@ function bestRow(losses: Float64Array, width: number, weights: Float64Array): nu
   return best;
 }
 
-/** Draws up the decision for the likeliest causes of a posterior; `positions` are the hypotheses that weights refer to. */
+/**
+ * Draws up the decision about the hypotheses at `positions` (0-indexed in the posterior): a few actions, each with
+ * its loss in harm points under every hypothesis. Expected losses are linear in the probabilities.
+ */
 export function makeDecision(
   library: Compiled,
   network: Network,

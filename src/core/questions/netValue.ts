@@ -44,8 +44,8 @@ function isFlat({ likelihood }: PossibleAnswer): boolean {
 const costOf = ({ seconds }: CandidateQuestion): number => (LOSS_PER_MINUTE * seconds) / 60;
 
 /**
- * Values drafts by what one answer gains, by what two gain, and by their part in a longer run of questions:
- * the share of the uncertainty they end, times what knowing the truth would save. Unsorted; flat ones gain nothing.
+ * Expected value of sample information of each question in harm points, less the cost of its seconds: what one answer
+ * gains, what two gain, and its part in a longer run. Every answer is weighted by its probability. Unsorted.
  */
 export function valueQuestions(
   list: Shortlist,

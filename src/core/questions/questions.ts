@@ -57,9 +57,9 @@ function inOrder(valued: readonly Valued[]): readonly Question[] {
 }
 
 /**
- * All questions that can be asked. `worth` above 0 means that the answer, alone or with those that can
- * follow it, is expected to improve the advice by more than asking costs. `skipped` are findings or groups
- * the enquirer cannot tell.
+ * All questions that can be asked. A `netValue` above 0 harm points means that the answer, alone or with those that
+ * can follow, is expected to improve the advice by more than asking costs. `skipped` are findings or groups that the
+ * enquirer cannot tell. Answers are weighted by their probability.
  */
 export function findQuestions(
   library: Compiled,
@@ -83,7 +83,10 @@ export function rankQuestions(...given: Parameters<typeof findQuestions>): reado
   return findQuestions(...given).questions;
 }
 
-/** Laboratory tests in the same order; `worth` above 0 means that a sample is worth sending. */
+/**
+ * Laboratory tests by descending net value in harm points, expected over the probability of each result. A net value
+ * above 0 means that a sample is worth sending.
+ */
 export function rankSamples({ list, decision, tests }: Inquiry): readonly Question[] {
   return inOrder(valueQuestions(list, tests, decision));
 }

@@ -60,8 +60,8 @@ function reasonFor(standing: readonly Standing[], posterior: Posterior): Stoppin
 }
 
 /**
- * Says whether the questions are done: nothing that can be asked is worth its time. `samples` are laboratory
- * tests valued in the same way.
+ * Decides whether to stop asking: no question has a positive net value. `samples` are laboratory tests valued the
+ * same way; `reports` is how many findings are reported. The reason names causes with their probability.
  */
 export function applyStoppingRule(
   network: Network,

@@ -142,7 +142,10 @@ export type CareTopic = z.infer<typeof careTopicSchema>;
 export type TreatmentOption = z.infer<typeof optionSchema>;
 export type Harm = z.infer<typeof harmSchema>;
 
-/** Why a cause may be left alone on a plant, given with all groups above it; null where it should not be. */
+/**
+ * Why a cause may be left alone on a plant. `kinds` is the plant with all groups above it. Returns null when it
+ * should be treated.
+ */
 export function whyLeft({ leave, leaveOn }: Cause, kinds: readonly PlantId[]): string | null {
   if (leave !== undefined) return leave;
   return leaveOn?.plants.some((one) => kinds.includes(one)) === true ? leaveOn.why : null;

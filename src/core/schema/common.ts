@@ -22,7 +22,10 @@ export type PlaceId = z.infer<typeof placeIdSchema>;
 /** `practice`, `judgement`, or the id of a published work listed in sources.yaml. */
 export const sourceRefSchema = idSchema;
 
-/** Builds an enum schema from the keys of a verbal scale. */
+/**
+ * An enum schema of the words of a verbal scale, which map to probabilities or points. Parsing rejects every other
+ * word.
+ */
 export function wordOf<K extends string>(scale: Readonly<Record<K, number>>): z.ZodType<K> {
   const words = Object.keys(scale);
   return z.custom<K>((value) => typeof value === 'string' && words.includes(value), {

@@ -208,8 +208,9 @@ function readClause(plate: Plate, clause: string): Reading {
 }
 
 /**
- * Reads the parameters of a plate: the figure first, then what is seen on it, with commas between, as in
- * `leaf, yellow, veins green, spots black yellow small many at-edge`. A second colour of a mark is its rim.
+ * Reads the parameters of a plate: the figure first, then what is seen on it, separated by commas, as in `leaf,
+ * yellow, veins green, spots black yellow small many at-edge`. A second colour of a mark is its rim. An invalid word
+ * gives an error that lists the valid ones.
  */
 export function readPlate(text: string): Reading {
   const [first = '', ...clauses] = text.split(',').map((clause) => clause.trim());

@@ -33,7 +33,10 @@ export interface Almanac {
   readonly normalOn: (day: Day) => { readonly minCelsius: number; readonly maxCelsius: number };
 }
 
-/** Years of the reference places, each built once. `places` must hold {@link DEFAULT_REFERENCE}. */
+/**
+ * Seasonal years of the reference places, each built once. Throws when `places` lacks {@link DEFAULT_REFERENCE} or
+ * the place that a window names.
+ */
 export function referenceYears(places: readonly Place[]): WindowContext['reference'] {
   const yearOf = new Map<string, SeasonYear>();
   return (placeId) => {
@@ -48,7 +51,10 @@ export function referenceYears(places: readonly Place[]): WindowContext['referen
   };
 }
 
-/** Makes almanacs for points, keeping those of the reference places. */
+/**
+ * Makes almanacs for coordinates in degrees; `observed` are days of weather that replace normals. The almanacs of the
+ * reference places are cached. Throws when `places` lacks {@link DEFAULT_REFERENCE}.
+ */
 export function createAlmanacs(
   places: readonly Place[],
 ): (at: Coordinates, observed?: readonly WeatherDay[]) => Almanac {

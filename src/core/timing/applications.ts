@@ -137,8 +137,8 @@ function forbidden(terms: StepTerms, on: Day, sameYear: number): StopReason | nu
 }
 
 /**
- * The days on which a step is done: those that were, then the rest by interval, moved off days that do not suit it, off open
- * blossom, and ended by the window, the harvest and the label's yearly maximum. Days never go back.
+ * The days on which a step is done: those done already, then the rest by the interval in days, moved off unsuitable
+ * days and open blossom, and ended by the window, the harvest and the yearly maximum of the label. Days ascend.
  */
 export function planApplications(terms: StepTerms): Applications {
   const { times } = terms;

@@ -6,13 +6,14 @@ import type { SeasonYear } from './seasonYear.ts';
 /** Days on which events were seen, by the name of the event. */
 export type EventsSeen = ReadonlyMap<string, Day>;
 
-/** The event whose date would make a window surer; null where there is none to watch for. */
+/** The event whose date would make a heat window surer. Returns null when there is none to watch for. */
 export const eventOf = (rule: WindowRule): string | null =>
   rule.kind === 'degree-days' ? (rule.biofix?.event ?? null) : null;
 
 /**
- * A heat window counted from its event, where that was seen this year: the heat between the event and the window stays as
- * the library has it, and the heat before the event is what there was. `year` is this year by its weather.
+ * A heat window counted from its event, where that was seen this year: the degree-days between event and window stay
+ * as the library has them, the degree-days before the event are those of this year's weather. Sums are in degrees
+ * Celsius times days.
  */
 export function countedFromEvent(
   rule: WindowRule,

@@ -9,7 +9,10 @@ const ISO = /^(\d{4})-(\d{2})-(\d{2})$/;
 
 const asDay = (value: number): Day => value as Day;
 
-/** Day of a civil date; month 1-12. Dates that do not exist roll over, so validate input with {@link parseDay}. */
+/**
+ * The day of a civil date; `month` is 1 to 12. Counts from 1 January 1970, in days. A date that does not exist rolls
+ * over, so validate input with {@link parseDay}.
+ */
 export function dayOf(year: number, month: number, dayOfMonth: number): Day {
   return asDay(Math.round(Date.UTC(year, month - 1, dayOfMonth) / MS_PER_DAY));
 }
@@ -37,7 +40,10 @@ export function isoDay(day: Day): string {
 /** Why a text is no day. */
 export type DayProblem = 'not-iso' | 'no-such-day' | 'out-of-range';
 
-/** Reads an ISO date between 1900 and 2200; refuses days that do not exist, such as 30 February. */
+/**
+ * Reads an ISO 8601 date between the years 1900 and 2200. Rejects days that do not exist, such as 30 February, with a
+ * coded problem.
+ */
 export function parseDay(text: string): Result<Day, DayProblem> {
   const match = ISO.exec(text);
   if (!match) return fail('not-iso');
@@ -49,13 +55,15 @@ export function parseDay(text: string): Result<Day, DayProblem> {
 
 const MONTH_STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334] as const;
 
-/** Position in a 365-day year, 0 for 1 January; 29 February shares the place of 28 February. */
+/**
+ * 0-indexed position of a date in a 365-day year; 29 February shares the position of 28 February. `month` is 1 to 12.
+ */
 export function dayIndex(month: number, dayOfMonth: number): number {
   const start = MONTH_STARTS[month - 1] ?? 0;
   return start + (month === 2 ? Math.min(dayOfMonth, 28) : dayOfMonth) - 1;
 }
 
-/** Position of a day in its own year, see {@link dayIndex}. */
+/** 0-indexed position of a day in its own year, see {@link dayIndex}. */
 export function indexOfDay(day: Day): number {
   const { month, dayOfMonth } = civil(day);
   return dayIndex(month, dayOfMonth);
@@ -87,7 +95,7 @@ export function yearOf(day: Day): number {
   return newYear(guess + 1) <= day ? guess + 1 : guess;
 }
 
-/** First and last position of each month in a 365-day year. */
+/** First and last 0-indexed position of a month, 1 to 12, in a 365-day year. */
 export function monthSpan(month: number): { first: number; last: number } {
   return { first: MONTH_STARTS[month - 1] ?? 0, last: (MONTH_STARTS[month] ?? DAYS_IN_YEAR) - 1 };
 }

@@ -45,7 +45,10 @@ export function spreadThrough(minCelsius: Float64Array, maxCelsius: Float64Array
 const EARTH_RADIUS_KM = 6371;
 const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 
-/** Great-circle distance in kilometres by the haversine formula (R. W. Sinnott, Sky and Telescope 68, 1984). */
+/**
+ * Great-circle distance in kilometres by the haversine formula (R. W. Sinnott, Sky and Telescope 68, 1984). Latitudes
+ * and longitudes are in degrees.
+ */
 export function distanceKm(a: Coordinates, b: Coordinates): number {
   const dLat = radians(b.lat - a.lat) / 2;
   const dLon = radians(b.lon - a.lon) / 2;
@@ -77,8 +80,9 @@ function monthsFor(values: readonly number[], place: Place, to: Coordinates): re
 }
 
 /**
- * Normals at any point: the three nearest reference places, weighted by the inverse square of distance
- * and corrected for latitude and, where it is known, height. `places` must not be empty.
+ * Monthly normals at coordinates in degrees: the three nearest reference places, weighted by the inverse square of
+ * distance and corrected for latitude and, where known, height in metres. Temperatures in degrees Celsius, rain in
+ * millimetres. `places` must not be empty.
  */
 export function normalsAt(places: readonly Place[], at: Coordinates): MonthlyNormals {
   const near = places
@@ -174,7 +178,10 @@ const KNOTS_FROM_MEANS: readonly (readonly number[])[] = (() => {
   );
 })();
 
-/** Daily course through twelve monthly means that keeps those means: straight lines between mid-month knots. */
+/**
+ * Daily course through twelve monthly means that keeps those means: piecewise linear between the middles of months,
+ * 365 values in the unit of the input.
+ */
 export function dailyFromMonthly(monthly: readonly number[]): Float64Array {
   return interpolate(
     KNOTS_FROM_MEANS.map((row) =>
@@ -183,7 +190,7 @@ export function dailyFromMonthly(monthly: readonly number[]): Float64Array {
   );
 }
 
-/** Daily normals of a place from its monthly normals. */
+/** Daily minimum and maximum in degrees Celsius for a 365-day year, from monthly normals. */
 export function dailyNormals(monthly: MonthlyNormals): DailyNormals {
   const minCelsius = dailyFromMonthly(monthly.minCelsius);
   const maxCelsius = dailyFromMonthly(monthly.maxCelsius);
@@ -196,7 +203,7 @@ export interface ClimateNormals extends DailyNormals {
   readonly rainMillimetres: readonly number[];
 }
 
-/** Daily normals and monthly rain at any point, see {@link normalsAt}. */
+/** Daily normals in degrees Celsius and monthly rain in millimetres at any coordinates, see {@link normalsAt}. */
 export function climateAt(places: readonly Place[], at: Coordinates): ClimateNormals {
   const monthly = normalsAt(places, at);
   return { ...dailyNormals(monthly), rainMillimetres: monthly.rainMillimetres };

@@ -98,7 +98,10 @@ export function degreeDaysOf(day: DayExtremes, model: HeatModel): number {
   }
 }
 
-/** Degree-days of one day by the single sine with a horizontal upper limit, see {@link degreeDaysOf}. */
+/**
+ * Degree-days of one day by the single sine method with a horizontal upper cut-off, see {@link degreeDaysOf}. Inputs
+ * in degrees Celsius; the result is at least 0.
+ */
 export function degreeDaysSingleSine(
   minCelsius: number,
   maxCelsius: number,
@@ -110,7 +113,7 @@ export function degreeDaysSingleSine(
 /** Range in which buds count chill, Celsius (J. H. Weinberger, 1950, Proc. Am. Soc. Hort. Sci. 56: 122-128: below 45 F). */
 const CHILL = { leastCelsius: 0, mostCelsius: 7.2 } as const;
 
-/** Hours of a day between 0 and 7.2 C, on one sine wave through its extremes; 0 to 24. */
+/** Hours of a day between 0 and 7.2 degrees Celsius, on a sine wave through its extremes: 0 to 24. */
 export function chillHoursOf({ minCelsius, maxCelsius }: DayExtremes): number {
   const shareAbove = (threshold: number): number => {
     if (minCelsius === maxCelsius) return minCelsius > threshold ? 1 : 0;
@@ -119,7 +122,7 @@ export function chillHoursOf({ minCelsius, maxCelsius }: DayExtremes): number {
   return 24 * Math.max(0, shareAbove(CHILL.leastCelsius) - shareAbove(CHILL.mostCelsius));
 }
 
-/** Weeks with a mean below a limit, over days in order; a week is seven such days, one after the other or not. */
+/** Number of weeks with a mean below `limitCelsius` degrees; a week is seven such days, consecutive or not. */
 export function weeksBelow(days: readonly DayExtremes[], limitCelsius: number): number {
   const cold = days.filter(
     ({ minCelsius, maxCelsius }) => (minCelsius + maxCelsius) / 2 < limitCelsius,

@@ -99,8 +99,9 @@ function heatOf(
 const SKILL_DAYS = 5;
 
 /**
- * The next ten days. Odds come from forty runs of weather that go on from the last observed day. For a simulated station
- * a run of its own is told, drawn towards the odds the further ahead it lies.
+ * The next ten days, with rain as a probability and temperatures in degrees Celsius. Probabilities come from forty
+ * simulated runs that continue the last observed day. A simulated station has a run of its own, drawn towards the
+ * mean the further ahead it lies.
  */
 export function forecast(
   normals: ClimateNormals,
@@ -137,7 +138,10 @@ export function forecast(
 /** Share of the variance that a forecast for today still explains: our own estimate. */
 const KNOWN_AT_BEST = 0.9;
 
-/** Works the season out: bands of all rules, the heat curve, and the next ten days. Deterministic. */
+/**
+ * The outlook of a season: dates of all rules with 80 percent prediction intervals, degree-days so far, and the next
+ * ten days. Deterministic for the same request.
+ */
 export function outlookFor(request: OutlookRequest): Outlook {
   const { places, at: where, today, observed, rules, baseCelsius } = request;
   const normals = climateAt(places, where);

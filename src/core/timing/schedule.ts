@@ -97,7 +97,10 @@ function rotationOf(
 const spanOf = (state: WindowState): DaySpan | null =>
   state.kind === 'open' || state.kind === 'opens' ? state.span : null;
 
-/** Works out when each step of a plan is done. Deterministic. */
+/**
+ * Works out the dates of every step: its window with an 80 percent prediction interval, checks of the next ten days,
+ * and applications in days. Deterministic. Throws when `places` lacks the reference place.
+ */
 export function scheduleFor(request: ScheduleRequest): Schedule {
   const { places, at, today, bloom, observed } = request;
   const south = at.lat < 0;

@@ -36,7 +36,7 @@ function rotate(values: Float64Array, by: number): Float64Array {
   return tabulate(values.length, (i) => values[(i + by) % values.length] ?? 0);
 }
 
-/** Mean temperature at a position. */
+/** Mean temperature in degrees Celsius at a 0-indexed position in the gardening year. */
 export function meanAt(year: SeasonYear, position: number): number {
   return ((year.minCelsius[position] ?? 0) + (year.maxCelsius[position] ?? 0)) / 2;
 }
@@ -60,8 +60,8 @@ function expectedHeat(min: number, max: number, spread: number, baseCelsius: num
 }
 
 /**
- * Running total of expected degree-days at the end of each day, single sine, no upper limit; kept with the year. Days of
- * known weather count as they were.
+ * Running total of expected degree-days at the end of each day above `baseCelsius` degrees, by the single sine method
+ * without an upper cut-off. Cached with the year; days of known weather count as observed.
  */
 export function accumulate(year: SeasonYear, baseCelsius: number): Float64Array {
   const kept = heatOf.get(year.minCelsius) ?? new Map<number, Float64Array>();
@@ -79,7 +79,10 @@ export function accumulate(year: SeasonYear, baseCelsius: number): Float64Array 
   return totals;
 }
 
-/** First position whose running total, which never falls, reaches `wanted`; null when the year never does. */
+/**
+ * First 0-indexed position whose running total reaches `wanted` degree-days; totals never fall. Returns null when the
+ * year does not reach it.
+ */
 export function reachedAt(totals: Float64Array, wanted: number): number | null {
   if ((totals[totals.length - 1] ?? 0) < wanted) return null;
   let [low, high] = [0, totals.length - 1];

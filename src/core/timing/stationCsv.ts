@@ -135,9 +135,10 @@ function findColumns(fields: readonly string[]): Result<StationLines, readonly S
 }
 
 /**
- * Reads a station's file: comma-separated, with a header that names `date` (2026-06-13), `min_c` or `min_f`, `max_c` or
- * `max_f`, `rain_mm` or `rain_in`, and may name `wind_kmh` or `wind_mph`, whose values may be left out; other columns are left alone, and lines may stand in any order. Days that are missing are
- * listed; anything else that is wrong is reported line by line, and then nothing is read.
+ * Reads a station's CSV file with a header that names `date` (2026-06-13), `min_c` or `min_f`, `max_c` or `max_f`,
+ * `rain_mm` or `rain_in`, and optionally `wind_kmh` or `wind_mph`. Values become degrees Celsius, millimetres and
+ * kilometres an hour. Lines may be in any order, missing days are listed, other columns ignored. Any invalid line
+ * gives a coded problem, and then nothing is read.
  */
 export function readStationCsv(text: string): Result<StationRecord, readonly StationProblem[]> {
   const { data, meta } = Papa.parse<Row>(text.trim(), {

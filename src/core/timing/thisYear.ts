@@ -11,7 +11,10 @@ export function firstOfGardeningYear(day: Day, south: boolean): Day {
   return day >= july ? july : dayOf(year - 1, 7, 1);
 }
 
-/** Daily extremes of the gardening year that begins on `first`: the days given, later ones over earlier, else normal. */
+/**
+ * Daily extremes in degrees Celsius of the gardening year that begins on `first`: the given days, of equal ones the
+ * later, else normals.
+ */
 export function withDays(
   normals: DailyNormals,
   first: Day,

@@ -78,7 +78,10 @@ export function simulateWeather(
   });
 }
 
-/** How a run of weather goes on from the last observed day; calm without one. */
+/**
+ * State from which simulated weather continues after the last observed day, in degrees Celsius of departure from
+ * normal; a calm day without any.
+ */
 export function startAfter(observed: readonly WeatherDay[], normals: DailyNormals): WeatherStart {
   const last = observed.at(-1);
   if (!last) return CALM;
@@ -99,7 +102,10 @@ export interface WeatherEvent {
   readonly kind: 'late-frost' | 'wet-spell' | 'heat-wave' | 'gap';
 }
 
-/** Puts events into a run of weather: a frost, a week of rain, a hot week, days that the station did not report. */
+/**
+ * Puts events into a series of days: a frost, a week of rain, a hot week, days without a report. Degrees Celsius and
+ * millimetres.
+ */
 export function withEvents(
   weather: readonly WeatherDay[],
   events: readonly WeatherEvent[],

@@ -71,7 +71,10 @@ function positionOf(rising: Float64Array, value: number): number {
   return above === below ? after : after - (above - value) / (above - below);
 }
 
-/** Where a date of one place falls at another, by equal progress through the season. Positions in, position out. */
+/**
+ * The 0-indexed position at one place that corresponds to a position at another, by equal progress through the
+ * season. Fractions of days are kept.
+ */
 export function transferDate(position: number, from: SeasonYear, to: SeasonYear): number {
   return positionOf(seasonProgress(to), seasonProgress(from)[position] ?? 0);
 }
@@ -106,7 +109,10 @@ function wetPositions({ from, to }: Positions, season: SeasonName): Positions {
   }
 }
 
-/** The named part of the gardening year, by this place's own temperatures; by its rains where there is no winter. */
+/**
+ * First and last 0-indexed position of a named season, by the daily means of the place in degrees Celsius, or by its
+ * rain where there is no winter.
+ */
 export function seasonPositions(year: SeasonYear, season: SeasonName): Positions {
   if (year.wet) return wetPositions(year.wet, season);
   const { growthStart: start, growthEnd: end, peak } = year;
@@ -201,7 +207,10 @@ function plantPositions(rule: Extract<WindowRule, { kind: 'plant' }>, context: W
   return { from, to: to < from ? to + DAYS_IN_YEAR : to };
 }
 
-/** Positions of a rule in the gardening year here, or why it has none; `never` where the place is too cool for it. */
+/**
+ * 0-indexed positions of a rule in the gardening year here, or why it has none: `always`, `never` where the place
+ * lacks the degree-days, `watch` where the library has no date.
+ */
 export function positionsOf(rule: WindowRule, context: WindowContext): Placed {
   const { here } = context;
   switch (rule.kind) {
@@ -234,7 +243,10 @@ function spanIn(positions: Positions, year: SeasonYear, seasonYear: number): Day
   return { from: place(positions.from), to: place(positions.to) };
 }
 
-/** How a window stands on `today`: open with its span, or the next span and when the last one closed. */
+/**
+ * State of a window on `today`: open with its days, or the next opening and when the last one closed. Searches two
+ * years ahead; `never` with the reason when none is found in these years.
+ */
 export function windowState(
   positions: Placed,
   here: SeasonYear,
@@ -261,7 +273,10 @@ export function windowState(
   return { kind: 'never', why: 'no-opening' };
 }
 
-/** Days from `today` until a window opens: 0 when open or always, null when never. */
+/**
+ * Number of days until a window opens: 0 when it is open, always open, or has no dates in the library. Returns null
+ * when it never opens.
+ */
 export function daysUntil(state: WindowState, today: Day): number | null {
   switch (state.kind) {
     case 'always':

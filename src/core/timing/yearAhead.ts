@@ -54,9 +54,9 @@ export const MIN_MEMBERS = 30;
 const SEED = 7919;
 
 /**
- * The year as it may go on: `count` members, each the observed days and then plausible weather: as it came in earlier
- * years of the station, at most half of the members, and simulated. Observed days need not be complete; a missing day is
- * taken as normal.
+ * An ensemble of `count` series for the gardening year: observed days, then earlier years of the station (at most
+ * half of the members) or simulated weather. Temperatures in degrees Celsius. Observed days may have gaps, which take
+ * normals.
  */
 export function ensembleForYear(
   normals: ClimateNormals,
@@ -104,8 +104,8 @@ function predictionInterval(days: readonly Day[]): BandedDay {
 }
 
 /**
- * When a window is open in the gardening year around today, with bands; null when it is always or never open, or in
- * fewer than half of the members. Spans of the members are those that start in the same year.
+ * When a window is open in the gardening year around today, as medians with 80 percent prediction intervals. Returns
+ * null when it is always or never open, or open in fewer than half of the members.
  */
 export function predictionIntervalsOf(
   rule: WindowRule,

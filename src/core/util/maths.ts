@@ -1,9 +1,12 @@
-/** Ten times the common logarithm: the decibans of a likelihood ratio (I. J. Good, 1950). */
+/**
+ * Ten times the common logarithm of a ratio of probabilities: decibans (I. J. Good, 1950). Returns -Infinity for 0
+ * and NaN for a negative ratio.
+ */
 export function decibans(ratio: number): number {
   return 10 * Math.log10(ratio);
 }
 
-/** Shannon entropy in nats, the sum of -p ln p; parts of 0 add nothing. */
+/** Shannon entropy in nats, the sum of -p ln p. Probabilities of 0 add nothing. */
 export function entropyNats(probabilities: Float64Array): number {
   let total = 0;
   for (let k = 0; k < probabilities.length; k++) {

@@ -1,4 +1,7 @@
-/** A generator of numbers in [0, 1) from a seed (mulberry32, T. Ettinger, public domain). */
+/**
+ * A generator of numbers between 0 and 1 (1 excluded) from a seed (mulberry32, T. Ettinger, public domain). The same
+ * seed gives the same sequence.
+ */
 export function seeded(seed: number): () => number {
   let state = seed >>> 0;
   return () => {

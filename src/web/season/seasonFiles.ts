@@ -1,3 +1,4 @@
+import { eventName } from '../../wording/season.ts';
 import { createEvents, type EventAttributes } from 'ics';
 import Papa from 'papaparse';
 import type { SeasonEvent } from '../../core/consult/season.ts';
@@ -24,7 +25,8 @@ const bandInWords = ({ early, late }: BandedDay): string =>
   early === late ? isoDay(early) : `${isoDay(early)} to ${isoDay(late)}`;
 
 /** What an event is called in a calendar: "Bagworm: hatch". */
-export const titleOf = ({ aboutName, name }: SeasonEvent): string => `${aboutName}: ${name}`;
+export const titleOf = ({ aboutName, name }: SeasonEvent): string =>
+  `${aboutName}: ${eventName(name)}`;
 
 /** One thing of a calendar that takes whole days. */
 export interface CalendarEntry {
@@ -60,7 +62,7 @@ export function calendarFile(entries: readonly CalendarEntry[]): Result<string, 
 export function seasonCalendar(events: readonly DatedEvent[]): Result<string, string> {
   return calendarFile(
     events.map(({ event, span }) => ({
-      key: `${event.about}-${event.kind}-${event.name}-${civil(span.from.median).year}`,
+      key: `${event.about}-${event.kind}-${eventName(event.name)}-${civil(span.from.median).year}`,
       title: titleOf(event),
       from: span.from.median,
       to: span.to.median,

@@ -1,3 +1,4 @@
+import { eventName } from '../../../wording/season.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
@@ -124,20 +125,18 @@ function Rows({ title, note, list, today }: RowsProps) {
       <ul>
         {shown.map((one) => {
           const { event, span } = one;
+          const name = eventName(event.name);
           const [from, to] = [inYear(span.from.median, first), inYear(span.to.median, first)];
           const [early, late] = [inYear(span.from.early, first), inYear(span.to.late, first)];
           return (
-            <Row key={`${event.about} ${event.kind} ${event.name}`}>
+            <Row key={`${event.about} ${event.kind} ${name}`}>
               <Name>
                 <Link to={`/library/${event.kind === 'plant' ? 'plant' : 'cause'}/${event.about}`}>
                   {event.aboutName}
                 </Link>
-                <small>{event.name}</small>
+                <small>{name}</small>
               </Name>
-              <TimelineRow
-                role="img"
-                aria-label={`${event.aboutName}, ${event.name}: ${inWords(one)}`}
-              >
+              <TimelineRow role="img" aria-label={`${event.aboutName}, ${name}: ${inWords(one)}`}>
                 <Doubt style={{ left: percent(early), width: percent(late - early) }} />
                 <Span
                   data-kind={event.kind}
