@@ -11,6 +11,7 @@ export default {
       { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } },
     ],
   },
+  setupFiles: ['<rootDir>/src/test/setup.ts'],
   roots: ['<rootDir>/src', '<rootDir>/tests'],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   testPathIgnorePatterns: ['/node_modules/', '/tests/e2e/'],

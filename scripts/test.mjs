@@ -1,7 +1,32 @@
+import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { startCluster } from './lib/postgres.mjs';
 import { loud, main } from './lib/run.mjs';
 import { checkNode, ensureModules, ensurePackages, ROOT } from './lib/setup.mjs';
+
+/** Runs a command and keeps what it prints, so that several can run at once. */
+function quietly(title, command, args) {
+  return new Promise((resolve) => {
+    const started = Date.now();
+    const child = spawn(command, args, { cwd: ROOT });
+    let printed = '';
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (data) => (printed += String(data)));
+    child.on('error', (error) => resolve({ title, failed: true, printed: error.message }));
+    child.on('close', (code) => {
+      const seconds = ((Date.now() - started) / 1000).toFixed(0);
+      resolve({ title: `${title} (${seconds} s)`, failed: code !== 0, printed });
+    });
+  });
+}
+
+/** Runs checks side by side, prints each as a whole, and throws when one has failed. */
+async function together(checks) {
+  const done = await Promise.all(checks.map((check) => quietly(...check)));
+  for (const { title, printed } of done) console.log(`\n== ${title}\n${printed.trimEnd()}`);
+  const failed = done.filter((one) => one.failed).map(({ title }) => title);
+  if (failed.length > 0) throw new Error(`Failed: ${failed.join(', ')}`);
+}
 
 /** Everything that must hold before a change is kept. `npm test -- --quick` leaves out the browser. */
 main(async () => {
@@ -12,12 +37,17 @@ main(async () => {
   const bin = (name) => join(ROOT, 'node_modules/.bin', name);
   const step = async (title, command, args, env = {}) => {
     console.log(`\n== ${title}`);
+    const started = Date.now();
     await loud(command, args, { cwd: ROOT, env: { ...process.env, ...env } });
+    console.log(`(${title}: ${((Date.now() - started) / 1000).toFixed(0)} s)`);
   };
-  await step('formatting', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-  await step('types', bin('tsc'), ['--noEmit']);
-  await step('lint', bin('eslint'), ['.']);
-  await step('knowledge', bin('tsx'), ['src/cli/checkKnowledge.ts']);
+  await together([
+    ['formatting', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+    ['types', bin('tsc'), ['--noEmit']],
+    ['lint', bin('eslint'), ['.']],
+    ['knowledge', bin('tsx'), ['src/cli/checkKnowledge.ts']],
+    ['build', process.execPath, ['scripts/build.mjs']],
+  ]);
   const cluster = await startCluster('test', { fast: true, fresh: true });
   const env = { DATABASE_URL: cluster.url };
   try {
@@ -27,7 +57,6 @@ main(async () => {
       'node_modules/jest/bin/jest.js',
     ];
     await step('unit and reference tests', process.execPath, jest, env);
-    await step('build', process.execPath, ['scripts/build.mjs']);
     if (!quick) await step('end-to-end tests', bin('playwright'), ['test'], env);
   } finally {
     cluster.stop();

@@ -11,7 +11,7 @@ function event(name: string, from: Day, to: Day): DatedEvent {
     event: {
       about: causeId('bagworm'),
       aboutName: 'Bagworm',
-      name,
+      name: { code: 'library', text: name },
       rule: { kind: 'any' },
       kind: 'stage',
     },
