@@ -4,6 +4,7 @@ import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
+import { openApiDocument } from '../contracts/openApi.ts';
 import type { Library } from '../core/schema/library.ts';
 import { caseRoutes } from './cases/routes.ts';
 import type { ClinicContext } from './clinic/clinicContext.ts';
@@ -42,10 +43,13 @@ function readiness({ connection, library }: AppParts): RequestHandler {
   };
 }
 
+const API_DOCUMENT = openApiDocument();
+
 function apiRoutes(parts: AppParts): express.Router {
   const { connection, office, library, consult } = parts;
   const routes = express.Router();
   routes.get('/live', (_request, response) => response.json({ ok: true }));
+  routes.get('/openapi.json', (_request, response) => response.json(API_DOCUMENT));
   routes.get(['/health', '/ready'], readiness(parts));
   routes.use(shedLoad(MAX_OPEN_REQUESTS));
   routes.use(express.json({ limit: MAX_BODY_BYTES }), storableBody);
@@ -63,7 +67,7 @@ function apiRoutes(parts: AppParts): express.Router {
       code: 'not-found',
       field: null,
       message: `There is no ${request.method} ${request.originalUrl.slice(0, 80)}.`,
-      cure: 'See the README for the addresses of the interface.',
+      cure: 'See /api/openapi.json for the addresses of the interface.',
     });
   });
   return routes;

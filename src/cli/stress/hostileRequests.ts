@@ -51,6 +51,7 @@ const READS = [
   '/api/clinic/phrases',
   '/api/weather',
   '/api/live',
+  '/api/openapi.json',
 ] as const;
 
 const hostileText = fc.oneof(

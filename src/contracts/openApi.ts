@@ -1,0 +1,180 @@
+import { z } from 'zod';
+import { appendedSchema, appendEventsSchema, changesSchema } from './caseEvents.ts';
+import {
+  casePageSchema,
+  caseRecordSchema,
+  clinicSchema,
+  experienceSchema,
+  learningSchema,
+  openCaseSchema,
+  tiedPhrasesSchema,
+} from './cases.ts';
+import { consultRequestSchema, consultResponseSchema } from './consult.ts';
+import { problemSchema } from './problem.ts';
+import { importedSchema, importWeatherSchema, weatherSchema } from './weather.ts';
+
+/** One route of the server's interface. */
+export interface ApiRoute {
+  readonly method: 'get' | 'post';
+  /** Path below `/api`, parameters in braces. */
+  readonly path: string;
+  readonly summary: string;
+  readonly query?: Readonly<Record<string, string>>;
+  readonly body?: z.ZodType;
+  readonly status?: 201;
+  readonly answer: z.ZodType;
+}
+
+const caseAnswer = z.object({ case: caseRecordSchema });
+const live = z.object({ ok: z.boolean() });
+const ready = live.extend({ database: z.enum(['up', 'away']), knowledge: z.string() });
+const PAGE = { after: 'The key that `next` of an earlier page gave; left out for the first page.' };
+
+/** Every route of the interface, in the order of its paths. */
+export const API_ROUTES: readonly ApiRoute[] = [
+  {
+    method: 'get',
+    path: '/cases',
+    summary: 'A page of the queue, or of closed cases.',
+    query: { ...PAGE, status: '`closed` for closed cases.' },
+    answer: casePageSchema,
+  },
+  {
+    method: 'post',
+    path: '/cases',
+    summary: 'Opens a case; the same id opens it once.',
+    body: openCaseSchema,
+    status: 201,
+    answer: caseAnswer,
+  },
+  {
+    method: 'get',
+    path: '/cases/call-backs',
+    summary: 'A page of call-backs, the earliest first.',
+    query: PAGE,
+    answer: casePageSchema,
+  },
+  { method: 'get', path: '/cases/{id}', summary: 'A case.', answer: caseAnswer },
+  {
+    method: 'get',
+    path: '/cases/{id}/events',
+    summary: 'What happened to a case behind a version.',
+    query: { after: 'The last version that is known; 0 for all.' },
+    answer: changesSchema,
+  },
+  {
+    method: 'post',
+    path: '/cases/{id}/events',
+    summary: 'Appends changes on top of what happened meanwhile, each once.',
+    body: appendEventsSchema,
+    answer: appendedSchema,
+  },
+  {
+    method: 'get',
+    path: '/clinic',
+    summary: 'Name, place and day of the clinic.',
+    answer: clinicSchema,
+  },
+  {
+    method: 'get',
+    path: '/clinic/experience',
+    summary: 'Confirmed cases that change what is common here.',
+    answer: experienceSchema,
+  },
+  {
+    method: 'post',
+    path: '/clinic/learning',
+    summary: 'Switches learning from confirmed cases.',
+    body: learningSchema,
+    answer: experienceSchema,
+  },
+  {
+    method: 'get',
+    path: '/clinic/phrases',
+    summary: 'Words that advisors tied to findings.',
+    answer: tiedPhrasesSchema,
+  },
+  {
+    method: 'post',
+    path: '/consult',
+    summary: 'From words to causes, questions and advice; stores nothing.',
+    body: consultRequestSchema,
+    answer: consultResponseSchema,
+  },
+  {
+    method: 'get',
+    path: '/health',
+    summary: 'Whether the server and its database answer.',
+    answer: ready,
+  },
+  {
+    method: 'get',
+    path: '/knowledge',
+    summary: 'The checked library, with its version as ETag.',
+    answer: z.looseObject({ version: z.string() }),
+  },
+  { method: 'get', path: '/live', summary: 'Whether the server runs.', answer: live },
+  { method: 'get', path: '/ready', summary: 'As health.', answer: ready },
+  { method: 'get', path: '/weather', summary: 'Days of the station.', answer: weatherSchema },
+  {
+    method: 'post',
+    path: '/weather',
+    summary: 'Takes a station file in place of the days that are there.',
+    body: importWeatherSchema,
+    answer: importedSchema,
+  },
+];
+
+const json = (schema: unknown) => ({ content: { 'application/json': { schema } } });
+
+function schemaOf(schema: z.ZodType, io: 'input' | 'output'): unknown {
+  const { $schema: _dialect, ...rest } = z.toJSONSchema(schema, { io, unrepresentable: 'any' });
+  return rest;
+}
+
+function parametersOf({ path, query = {} }: ApiRoute) {
+  const inPath = [...path.matchAll(/\{(\w+)\}/g)].map(([, name = '']) => ({
+    name,
+    in: 'path',
+    required: true,
+    schema: { type: 'string', format: 'uuid' },
+  }));
+  const inQuery = Object.entries(query).map(([name, description]) => ({
+    name,
+    in: 'query',
+    required: false,
+    description,
+    schema: { type: 'string' },
+  }));
+  return [...inPath, ...inQuery];
+}
+
+function operationOf(route: ApiRoute) {
+  const { summary, body, status = 200, answer } = route;
+  return {
+    summary,
+    parameters: parametersOf(route),
+    ...(body ? { requestBody: { required: true, ...json(schemaOf(body, 'input')) } } : {}),
+    responses: {
+      [status]: { description: 'Done.', ...json(schemaOf(answer, 'output')) },
+      default: {
+        description: 'What is wrong, and its cure.',
+        ...json(schemaOf(problemSchema, 'output')),
+      },
+    },
+  };
+}
+
+/** The interface as an OpenAPI 3.1 document (OpenAPI Initiative, 2021), made from the schemas that the server checks by. */
+export function openApiDocument() {
+  const paths: Record<string, Record<string, unknown>> = {};
+  for (const route of API_ROUTES) {
+    const path = `/api${route.path}`;
+    paths[path] = { ...paths[path], [route.method]: operationOf(route) };
+  }
+  return {
+    openapi: '3.1.0',
+    info: { title: 'Sounding', version: '0.1.0' },
+    paths,
+  };
+}
