@@ -110,11 +110,11 @@ function resolveAnswer(
     const choice = findFinding(library, value);
     return choice === null
       ? fail(unknownFinding(value, `answers.${index}.value`))
-      : ok({ kind: 'told', finding: choice, value: true, sure });
+      : ok({ kind: 'answered', finding: choice, value: true, sure });
   }
   return finding === null
     ? fail(unknownFinding(asked, `answers.${index}.finding`))
-    : ok({ kind: 'told', finding, value, sure });
+    : ok({ kind: 'answered', finding, value, sure });
 }
 
 /** Days of a request or of the clinic's station as the core takes them, in order. */

@@ -164,7 +164,7 @@ function compareWithGeneral(library: Library): void {
 
 /** Hearing messages of growing length, put together from the words of the judged cases; warm, as while somebody types. */
 function benchHearing(compiled: Compiled): void {
-  const ear = makeLanguageContext(compiled);
+  const languageContext = makeLanguageContext(compiled);
   const all = cases.flatMap(({ words }) => words.split(/\s+/));
   const sizes = [60, 500, 1000, 2000, 4000].map((length) => ({
     length,
@@ -172,11 +172,11 @@ function benchHearing(compiled: Compiled): void {
       Array.from({ length }, (_, k) => all[(i * 37 + k) % all.length]).join(' '),
     ),
   }));
-  for (const { texts } of sizes) for (const text of texts) extract(ear, text);
+  for (const { texts } of sizes) for (const text of texts) extract(languageContext, text);
   for (const { length, texts } of sizes)
     show(
       `hearing ${length} words`,
-      texts.map((text) => time(() => extract(ear, text))),
+      texts.map((text) => time(() => extract(languageContext, text))),
     );
 }
 

@@ -17,8 +17,9 @@ import {
 const loaded = loadLibrary(resolve('knowledge'));
 if (!loaded.ok) throw new Error('run npm run check:knowledge');
 const library = loaded.value;
-const ear = makeLanguageContext(library);
-const judge = (sentence: LabelledSentence): SentenceMarks => judgeSentence(library, ear, sentence);
+const languageContext = makeLanguageContext(library);
+const judge = (sentence: LabelledSentence): SentenceMarks =>
+  judgeSentence(library, languageContext, sentence);
 
 const EXAMPLES = resolve('../shared/cases/examples.json');
 const exampleSchema = z.object({ id: z.string(), words: z.string() });

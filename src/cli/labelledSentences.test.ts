@@ -15,9 +15,13 @@ const library = miniLibrary(
   ],
   [{ id: 'a', findings: { spots: 'often', ringed: 'often', sticky: 'often' } }],
 );
-const ear = makeLanguageContext(library);
+const languageContext = makeLanguageContext(library);
 const judge = (sentence: Record<string, unknown>): SentenceMarks =>
-  judgeSentence(library, ear, labelledSentenceSchema.parse({ plant: 'fern', ...sentence }));
+  judgeSentence(
+    library,
+    languageContext,
+    labelledSentenceSchema.parse({ plant: 'fern', ...sentence }),
+  );
 const wrongOf = (marks: SentenceMarks): string[] => marks.wrong.map(({ finding }) => finding);
 
 describe('a judged sentence', () => {

@@ -52,10 +52,10 @@ function plantFits(library: Compiled, heard: Extracted, label: LabelledSentence[
 /** Marks what was heard. A general finding is right where a special one is labelled; a denied special one where the general is. */
 export function judgeSentence(
   library: Compiled,
-  ear: LanguageContext,
+  languageContext: LanguageContext,
   sentence: LabelledSentence,
 ): SentenceMarks {
-  const heard = extract(ear, sentence.say);
+  const heard = extract(languageContext, sentence.say);
   const findings = heard.findings.filter(({ finding }) => !isAsking(finding));
   const ruledOut = [...sentence.no, ...sentence.alsoNot];
   const isRight = ({ finding, value }: ExtractedFinding): boolean =>

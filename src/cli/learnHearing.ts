@@ -41,7 +41,7 @@ const SMALL = stemSet(
 const read = readCheckedLibrary(resolve('knowledge'));
 if (!read.ok) throw new Error('run npm run check:knowledge');
 const library = compileLibrary({ ...read.value, wordModel: null });
-const ear = makeLanguageContext(library);
+const languageContext = makeLanguageContext(library);
 
 interface Example {
   readonly stems: readonly string[];
@@ -164,7 +164,7 @@ function judgedReadings(words: Words): (sentence: LabelledSentence) => readonly 
   return ({ say, yes, also, no, alsoNot }) => {
     const there = new Set([...yes, ...also].flatMap(library.implied));
     const ruledOut = new Set([...no, ...alsoNot]);
-    return scoreText(ear, model, say).map((reading) => ({
+    return scoreText(languageContext, model, say).map((reading) => ({
       reading,
       traits: reading.features(),
       right: reading.value

@@ -42,11 +42,11 @@ const rounded = (value: number): number => Math.round(10_000 * value) / 10_000;
 
 /** What a library understands of the sentences that are held out. */
 export function heldOutScores(library: Compiled): ModelManifest['heldOut'] {
-  const ear = makeLanguageContext(library);
+  const languageContext = makeLanguageContext(library);
   const { sentences, plants, precision, recall, sign } = scoreSentences(
     CORPUS.heldOut
       .flatMap(labelledSentences)
-      .map((sentence) => judgeSentence(library, ear, sentence)),
+      .map((sentence) => judgeSentence(library, languageContext, sentence)),
   );
   return {
     sentences,

@@ -9,7 +9,7 @@ import { MAX_TEXT } from '../../src/core/language/tokens.ts';
 import { withoutBoilerplate } from '../../src/core/language/boilerplate.ts';
 import { dayOf } from '../../src/core/timing/calendar.ts';
 
-const ear = makeLanguageContext(library);
+const languageContext = makeLanguageContext(library);
 
 const said = fc.constantFrom(
   ...'my rose leaves have no yellow spots but . , - the tomato wilts 🌹 שלום three 5 feet > @ \n'.split(
@@ -24,7 +24,7 @@ const anyText = fc.oneof(
 it('marks places inside the text, whatever it is, and always the same ones', () => {
   fc.assert(
     fc.property(anyText, (text) => {
-      const heard = extract(ear, text);
+      const heard = extract(languageContext, text);
       const inside = heard.findings.every(
         ({ span: { start, end }, sure }) =>
           0 <= start && start < end && end <= text.length && sure > 0 && sure <= 1,
@@ -33,7 +33,7 @@ it('marks places inside the text, whatever it is, and always the same ones', () 
       return (
         inside &&
         once.size === heard.findings.length &&
-        JSON.stringify(extract(ear, text)) === JSON.stringify(heard)
+        JSON.stringify(extract(languageContext, text)) === JSON.stringify(heard)
       );
     }),
     { numRuns: 150 },
@@ -44,7 +44,7 @@ it('loses no word when a message is taken apart by plant', () => {
   const letters = (text: string): string => text.replace(/\s/g, '').split('').sort().join('');
   fc.assert(
     fc.property(anyText, (text) => {
-      const parts = partByPlant(ear, text);
+      const parts = partByPlant(languageContext, text);
       return (
         parts.length === 0 || letters(parts.map(({ words }) => words).join('')) === letters(text)
       );
@@ -61,7 +61,7 @@ it.each([
   ['quotes', '> on it wrote:\n'.repeat(MAX_TEXT / 15)],
   ['points', '.'.repeat(MAX_TEXT)],
 ])('comes to an end with 100 kB of %s', (_, text) => {
-  expect(extract(ear, text).findings.length).toBeLessThan(40);
+  expect(extract(languageContext, text).findings.length).toBeLessThan(40);
   expect(oddLengths(text).length).toBeLessThan(MAX_TEXT);
 });
 
@@ -76,7 +76,7 @@ describe('reading takes no longer a character in a long text', () => {
   function bestOfThree(text: string): number {
     const times = [1, 2, 3].map(() => {
       const begun = performance.now();
-      extract(ear, text);
+      extract(languageContext, text);
       withoutBoilerplate(text);
       oddLengths(text);
       mixedUpLengths(text);

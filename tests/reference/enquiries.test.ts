@@ -69,7 +69,7 @@ it('offers no bait that is a hazard to children because a denial was overheard',
     consultant(enquiry(words, { ...whereas, answers })).advice.notDoing.map(({ text }) => text);
   const pets = findingId('pets-or-children');
   expect(refusals([])).toContain('Metaldehyde bait');
-  expect(refusals([{ kind: 'told', finding: pets, value: false, sure: 1 }])).not.toContain(
+  expect(refusals([{ kind: 'answered', finding: pets, value: false, sure: 1 }])).not.toContain(
     'Metaldehyde bait',
   );
 });

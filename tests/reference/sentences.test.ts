@@ -6,11 +6,11 @@ import type { FindingId, PlantId } from '../../src/core/schema/common.ts';
 import { extract } from '../../src/core/language/extract.ts';
 import { library } from '../support/wholeLibrary.ts';
 
-const ear = makeLanguageContext(library);
+const languageContext = makeLanguageContext(library);
 const worked = [...CORPUS.corrected, CORPUS.uncorrected].flatMap(labelledSentences);
 const held = CORPUS.heldOut.flatMap(labelledSentences);
 const scoresOf = (sentences: typeof worked) =>
-  scoreSentences(sentences.map((sentence) => judgeSentence(library, ear, sentence)));
+  scoreSentences(sentences.map((sentence) => judgeSentence(library, languageContext, sentence)));
 
 it('labels with what the library holds', () => {
   const findings: ReadonlySet<string> = new Set(library.findings.keys());
@@ -46,7 +46,7 @@ it('understands sentences that it was never corrected by and never learned from'
 it('hears nearly all turns of speech of the plants that show the finding most', () => {
   const plants = [...library.plants.keys()];
   const showing = (id: FindingId): readonly PlantId[] => {
-    const shown = plants.map((one) => [one, ear.shownOn(one).get(id) ?? 0] as const);
+    const shown = plants.map((one) => [one, languageContext.shownOn(one).get(id) ?? 0] as const);
     return shown
       .filter(([, weight]) => weight > 0)
       .sort(([, a], [, b]) => b - a)
@@ -58,7 +58,7 @@ it('hears nearly all turns of speech of the plants that show the finding most', 
     const where = named.length > 0 ? named : [null];
     return said.map((words) => {
       const times = where.filter((plant) =>
-        extract(ear, words, plant).findings.some(
+        extract(languageContext, words, plant).findings.some(
           ({ finding, value }) => value && library.implied(finding).includes(id),
         ),
       );
@@ -73,8 +73,8 @@ describe('what the library itself says', () => {
   const named = [...library.findings.values()].filter(({ id }) => !isAsking(id));
   const plants = [...library.plants.keys()];
   const isHeard = ({ id }: (typeof named)[number], text: string): boolean => {
-    const plant = plants.find((one) => ear.shownOn(one).has(id)) ?? null;
-    return extract(ear, text, plant).findings.some(
+    const plant = plants.find((one) => languageContext.shownOn(one).has(id)) ?? null;
+    return extract(languageContext, text, plant).findings.some(
       ({ finding, value }) => value && library.implied(finding).includes(id),
     );
   };

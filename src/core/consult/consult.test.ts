@@ -23,7 +23,7 @@ const consultant = createConsultant(library);
 const ask = (words: string, change: Partial<Enquiry> = {}): Consultation =>
   consultant(enquiry(words, change));
 const told = (id: string, value: boolean): Answer => ({
-  kind: 'told',
+  kind: 'answered',
   finding: findingId(id),
   value,
   sure: 0.9,

@@ -36,7 +36,7 @@ import type { WeatherDay } from '../timing/weather.ts';
 /** One answer given by the enquirer, or one correction by the advisor; it outweighs what was heard. */
 export type Answer =
   | {
-      readonly kind: 'told';
+      readonly kind: 'answered';
       readonly finding: FindingId;
       readonly value: boolean;
       readonly sure: number;
@@ -103,10 +103,10 @@ function reportsOf(
   answers: readonly Answer[],
 ): readonly Report[] {
   const answered = new Set<string>(
-    answers.map((one) => (one.kind === 'told' ? one.finding : one.asked)),
+    answers.map((one) => (one.kind === 'answered' ? one.finding : one.asked)),
   );
-  const told = answers.filter((one) => one.kind === 'told');
-  return [...heard.filter(({ finding }) => !answered.has(finding)), ...told];
+  const answeredOnes = answers.filter((one) => one.kind === 'answered');
+  return [...heard.filter(({ finding }) => !answered.has(finding)), ...answeredOnes];
 }
 
 /** The telling words without those whose meaning the advisor dropped or turned round. */
@@ -115,7 +115,7 @@ function wordsStanding(
   answers: readonly Answer[],
 ): readonly Token[] {
   const corrected = new Map<string, boolean | null>(
-    answers.map((one) => (one.kind === 'told' ? [one.finding, one.value] : [one.asked, null])),
+    answers.map((one) => (one.kind === 'answered' ? [one.finding, one.value] : [one.asked, null])),
   );
   const gone = findings.filter(
     ({ finding, value }) => corrected.has(finding) && corrected.get(finding) !== value,
@@ -227,15 +227,15 @@ export function createConsultant(library: Compiled): Consultant {
     (setting) =>
       `${setting.plant ?? ''} ${whereKey(setting)} ${setting.today} ${setting.since ?? ''} ${[...setting.experience].join(' ')}`,
   );
-  const ear = makeLanguageContext(library);
+  const languageContext = makeLanguageContext(library);
   const extracting = memoizeBounded(
-    ({ words, plant }: Spoken) => extract(ear, words, plant),
+    ({ words, plant }: Spoken) => extract(languageContext, words, plant),
     ({ words, plant }) => `${plant ?? ''} ${words}`,
   );
   const partsOf = memoizeBounded(
     ({ words, plant }: Spoken) =>
       plant === null && extracting({ words, plant }).plants.length > 1
-        ? partByPlant(ear, words)
+        ? partByPlant(languageContext, words)
         : [],
     ({ words, plant }) => `${plant ?? ''} ${words}`,
   );

@@ -151,7 +151,7 @@ export function toCandidate(
   const contentWords = allOf(hasContent, positions)
     ? positions
     : positions.filter((i) => hasContent[i]);
-  const told = { needsPart: phrase.needsPart, namesFruit: anyOf(fruits, positions) };
+  const phraseFacts = { needsPart: phrase.needsPart, namesFruit: anyOf(fruits, positions) };
   const doubted = anyOf(assertion.doubted, positions);
   const said = contentWords.length > 0 ? contentWords : positions;
   const denies = !phrase.negates && anyOf(assertion.denied, said);
@@ -159,7 +159,7 @@ export function toCandidate(
   // "The veins aren't green, the whole leaf is yellow" tells nothing of green veins and yellow leaves.
   if (far && value && denies) return null;
   const thin = far && contentWords.length < Math.min(TELLS_FROM_AFAR, positions.length);
-  const offPart = !fitsPart(finding, tokens, positions, told);
+  const offPart = !fitsPart(finding, tokens, positions, phraseFacts);
   const offMarks = finding.kind !== 'context' && !fitsMarks(tokens, positions, contentWords);
   const offPlant = !canTell && !isToldPlainly(tokens, finding, positions, contentWords);
   return {

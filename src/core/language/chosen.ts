@@ -66,9 +66,9 @@ const byPhraseAlone = ({ numberOf }: WordModel): ((one: Candidate) => boolean) =
  */
 export function describedOf(all: ToJudge, leastOdds: number): readonly ScoredReading[] {
   const alone = byPhraseAlone(all.model);
-  const told = all.candidates.filter((one) => !alone(one));
-  const heed = { ...all, ...all.assertion };
-  return scoreReadings(all.model, all.sentences, told, heed, leastOdds);
+  const phrased = all.candidates.filter((one) => !alone(one));
+  const readingContext = { ...all, ...all.assertion };
+  return scoreReadings(all.model, all.sentences, phrased, readingContext, leastOdds);
 }
 
 /** What the library and the labelled sentences say of two findings. */
@@ -81,8 +81,8 @@ export const relationsOf = (
 export function likelyReadings(all: ToJudge): readonly Chosen[] {
   const { model, kept, assertion, implied } = all;
   const described = describedOf(all, FAINT);
-  const kinship = relationsOf(implied, model.reportedTogether);
-  const chances = probabilitiesOf(described, kinship, model.rivals);
+  const relations = relationsOf(implied, model.reportedTogether);
+  const chances = probabilitiesOf(described, relations, model.rivals);
   const isLikely = (i: number): boolean => (chances[i] ?? 0) >= MIN_CHANCE;
   const phrased = new Set<FindingId>();
   described.forEach(({ candidate, finding }, i) => {
@@ -92,8 +92,8 @@ export function likelyReadings(all: ToJudge): readonly Chosen[] {
   described.forEach(({ finding, value, candidate, span }, i) => {
     const strength = chances[i] ?? 0;
     if (!isLikely(i)) return;
-    const told = implied(finding).some((one) => one !== finding && phrased.has(one));
-    if (candidate === null && told && strength < MIN_SPECIAL) return;
+    const isImplied = implied(finding).some((one) => one !== finding && phrased.has(one));
+    if (candidate === null && isImplied && strength < MIN_SPECIAL) return;
     const doubted = candidate ? candidate.doubted : assertion.doubts(span);
     const sure = Math.min(MAX_SURE, doubted ? DOUBTFUL : strength);
     chosen.push({ finding, value, sure, span, group: all.groupOf(finding), strength });

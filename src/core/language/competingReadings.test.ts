@@ -12,7 +12,7 @@ const id = (name: string): FindingId => findingIdSchema.parse(name);
 const NAMES = ['spots', 'ringed-spots', 'scorch', 'wilt', 'drop'].map(id);
 
 /** Ringed spots are spots; scorch and drop are told together. */
-const kinship: FindingRelations = {
+const relations: FindingRelations = {
   related: (a, b) => a === b || [a, b].every((one) => one === NAMES[0] || one === NAMES[1]),
   reportedTogether: (a, b) => [a, b].includes(id('scorch')) && [a, b].includes(id('drop')),
 };
@@ -31,7 +31,7 @@ function reading(name: string, places: readonly number[], rest: Partial<Contende
 }
 
 describe('rivals', () => {
-  const rivalry = (...readings: Contender[]) => rivalriesOf(readings, kinship)[0];
+  const rivalry = (...readings: Contender[]) => rivalriesOf(readings, relations)[0];
 
   it('are readings of the same words', () => {
     expect(rivalry(reading('scorch', [0, 1]))).toMatchObject({ rival: FAINT, whole: FAINT });
@@ -80,11 +80,11 @@ describe('rivals', () => {
           readings
             .filter(({ logOdds, finding }) => logOdds >= FAINT && finding !== one.finding)
             .filter(({ span }) => span.start < one.span.end && one.span.start < span.end)
-            .filter(({ finding }) => !kinship.related(finding, one.finding))
-            .filter(({ finding }) => !kinship.reportedTogether(finding, one.finding))
+            .filter(({ finding }) => !relations.related(finding, one.finding))
+            .filter(({ finding }) => !relations.reportedTogether(finding, one.finding))
             .reduce((most, { logOdds }) => Math.max(most, logOdds), FAINT),
         );
-        expect(rivalriesOf(readings, kinship).map(({ rival }) => rival)).toEqual(plainly);
+        expect(rivalriesOf(readings, relations).map(({ rival }) => rival)).toEqual(plainly);
       }),
     );
   });
@@ -94,7 +94,7 @@ describe('chances', () => {
   const two = [reading('scorch', [0, 1]), reading('wilt', [0, 1, 2], { logOdds: 2 })];
 
   it('are each reading by itself where nothing was learned of rivals', () => {
-    const [own] = probabilitiesOf(two, kinship, new Map());
+    const [own] = probabilitiesOf(two, relations, new Map());
     expect(own).toBeCloseTo(1 / (1 + Math.exp(-1)), 12);
   });
 
@@ -104,7 +104,7 @@ describe('chances', () => {
       ['own', 1],
       ['rival', -1],
     ]);
-    const [own] = probabilitiesOf(two, kinship, weights);
+    const [own] = probabilitiesOf(two, relations, weights);
     expect(own).toBeCloseTo(1 / (1 + Math.exp(-(0.5 + 1 - 2))), 12);
   });
 });

@@ -51,12 +51,12 @@ const probabilityOf = (odds: number): number => 1 / (1 + Math.exp(-odds));
  */
 export function probabilitiesOf(
   readings: readonly Contender[],
-  kinship: FindingRelations,
+  relations: FindingRelations,
   weights: ReadonlyMap<string, number>,
 ): readonly number[] {
   if (weights.size === 0) return readings.map(({ logOdds }) => probabilityOf(logOdds));
   const weight = (name: string): number => weights.get(name) ?? 0;
-  return rivalriesOf(readings, kinship).map((rivalry) =>
+  return rivalriesOf(readings, relations).map((rivalry) =>
     probabilityOf(
       RIVALRY_NAMES.reduce((sum, name) => sum + weight(name) * rivalry[name], weight('always')),
     ),
@@ -93,7 +93,7 @@ function rivalryOf(
 /** What each reading has to reckon with, in the order given. Time grows with the number of readings of the same words. */
 export function rivalriesOf(
   readings: readonly Contender[],
-  kinship: FindingRelations,
+  relations: FindingRelations,
 ): readonly Rivalry[] {
   const contenders = readings
     .filter(({ logOdds }) => logOdds >= FAINT)
@@ -109,7 +109,7 @@ export function rivalriesOf(
     }
     return found;
   };
-  return readings.map((reading) => rivalryOf(reading, near(reading), kinship));
+  return readings.map((reading) => rivalryOf(reading, near(reading), relations));
 }
 
 /** The first of readings in the order of the text that starts there or later. */

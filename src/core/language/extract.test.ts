@@ -78,9 +78,9 @@ describe('where things are said to be', () => {
       ],
     },
   );
-  const ear = makeLanguageContext(garden);
+  const languageContext = makeLanguageContext(garden);
   const heard = (text: string): string[] =>
-    extract(ear, text)
+    extract(languageContext, text)
       .findings.filter(({ value }) => value)
       .map(({ finding }) => finding);
 

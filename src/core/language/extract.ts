@@ -15,6 +15,7 @@ import {
   TELLS_PLAINLY,
   toCandidate,
   type Candidate,
+  type Spoken,
 } from './candidates.ts';
 import {
   asExtracted,
@@ -26,7 +27,7 @@ import {
 import { withoutClaimedWords, type Weights } from './spanConflicts.ts';
 import { readNaming, withoutNames, stripPossessors, type Named } from './named.ts';
 import { NEGATORS } from './phrase.ts';
-import type { PhraseIndex } from './phraseIndex.ts';
+import type { PhraseIndex, PhraseMatch } from './phraseIndex.ts';
 import type { ScoredReading } from './readings.ts';
 import { readAssertion, type AssertionStatus } from './assertion.ts';
 import { stem } from './stem.ts';
@@ -54,7 +55,7 @@ export interface Extracted {
   readonly asks: boolean;
 }
 
-/** What the ear needs from the library. */
+/** What the language context needs from the library. */
 export interface LanguageContext extends Named {
   readonly plantNames: PlantNames;
   readonly phrases: PhraseIndex<Finding>;
@@ -64,7 +65,7 @@ export interface LanguageContext extends Named {
   readonly findings: ReadonlyMap<FindingId, Finding>;
   readonly lineage: (id: PlantId) => readonly PlantId[];
   readonly implied: (id: FindingId) => readonly FindingId[];
-  /** Findings that can be told of a plant, shown by some cause of it or of a kind of it, and how commonly. */
+  /** Findings that can be reportable of a plant, shown by some cause of it or of a kind of it, and how commonly. */
   readonly shownOn: (plant: PlantId) => ReadonlyMap<FindingId, number>;
   /** Stems that go without saying once the plant is known: that its fruit is meant, or the grass of a lawn. */
   readonly understood: (plant: PlantId) => ReadonlySet<string>;
@@ -85,18 +86,18 @@ export function stemmedTokens(text: string): readonly Token[] {
 
 const FRUIT = stem('fruit');
 
-/** A plant that is meant with less confidence does not decide what can be told. */
+/** A plant that is meant with less confidence does not decide what can be reportable. */
 const MIN_CONFIDENCE = 0.3;
 
-/** How commonly each finding is shown on the plants spoken of, where it can be told of them; null when none is known. */
+/** How commonly each finding is shown on the plants spoken of, where it can be reportable of them; null when none is known. */
 function isReportable(
-  ear: LanguageContext,
+  languageContext: LanguageContext,
   plants: readonly PlantId[],
 ): ReadonlyMap<FindingId, number> | null {
   const [only] = plants;
   if (only === undefined) return null;
-  if (plants.length === 1) return ear.shownOn(only);
-  return new Map(plants.flatMap((plant) => [...ear.shownOn(plant)]));
+  if (plants.length === 1) return languageContext.shownOn(only);
+  return new Map(plants.flatMap((plant) => [...languageContext.shownOn(plant)]));
 }
 
 /** Questions of care are heard in sentences that ask alone: who tells of a trouble says of others what was done ("we put wood ash on them"). */
@@ -145,49 +146,78 @@ function idfOf({ phraseUses }: LanguageContext, { stem: word }: Token): number {
 }
 
 /** What is known of a text before its readings are chosen. */
-interface Listened extends Pick<Extracted, 'plants' | 'mentions' | 'contentWords' | 'asks'> {
+interface ReadText extends Pick<Extracted, 'plants' | 'mentions' | 'contentWords' | 'asks'> {
   /** Readings of phrases that fit and own their words. */
   readonly kept: readonly Candidate[];
   readonly toJudge: Omit<ToJudge, 'model'>;
 }
 
-const NOTHING_TOLD: ReadonlyMap<number, SentenceScores> = new Map();
+const NO_SCORES: ReadonlyMap<number, SentenceScores> = new Map();
 
-function listen(
-  ear: LanguageContext,
-  model: WordModel | null,
-  text: string,
-  plant: PlantId | null,
-): Listened {
-  const whole = stemmedTokens(text.slice(0, MAX_TEXT));
-  const tokens = withoutFillers(whole);
-  const mentions = findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
-  const plants = rankPlants(mentions, ear.lineage);
-  const meant = plants.filter(({ confidence }) => confidence >= MIN_CONFIDENCE);
-  const told = isReportable(ear, plant === null ? meant.map((one) => one.plant) : [plant]);
-  const spoken = withoutNames(ear, stripPossessors(ear, tokens, mentions), mentions);
-  const assertion = readAssertion(spoken);
-  const sentences = model ? scoreSentences(model, whole) : NOTHING_TOLD;
-  const rarities = spoken.map((token) => idfOf(ear, token));
-  const weights: Weights = {
-    logOdds: ({ finding, sentence }) => sentences.get(sentence)?.logOddsOf(finding) ?? 0,
-    implied: ear.implied,
-    idf: (position) => rarities[position] ?? MIN_RARITY,
-    common: (id) => (told === null ? 1 : (told.get(id) ?? 0)),
-  };
-  const naming = readNaming(spoken, mentions, (one) => ear.understood(one).has(FRUIT));
-  const about = plant ?? (meant.length === 1 ? meant[0]?.plant : undefined);
-  const understood = about === undefined ? undefined : ear.understood(about);
-  const canTell = (id: FindingId): boolean => told?.has(id) ?? true;
-  const said = { tokens: spoken, assertion, naming, hasContent: readTelling(spoken) };
+/** Phrase matches as readings of findings; of findings that the plant cannot show only those that are said plainly. */
+function candidatesOf(
+  said: Spoken,
+  matches: Iterable<PhraseMatch<Finding>>,
+  canTell: (id: FindingId) => boolean,
+): readonly Candidate[] {
   const read: Candidate[] = [];
-  for (const match of ear.phrases(spoken, understood)) {
+  for (const match of matches) {
     const fitsPlant = canTell(match.phrase.target.id);
     // Most matches are of other plants.
     if (!fitsPlant && match.positions.length < TELLS_PLAINLY) continue;
     const candidate = toCandidate(said, match, fitsPlant);
     if (candidate) read.push(candidate);
   }
+  return read;
+}
+
+/** What readings of the same words are weighed by; `reportable` is null where any plant may be meant. */
+function weightsOf(
+  languageContext: LanguageContext,
+  spoken: readonly Token[],
+  sentences: ReadonlyMap<number, SentenceScores>,
+  reportable: ReadonlyMap<FindingId, number> | null,
+): Weights {
+  const idfs = spoken.map((token) => idfOf(languageContext, token));
+  return {
+    logOdds: ({ finding, sentence }) => sentences.get(sentence)?.logOddsOf(finding) ?? 0,
+    implied: languageContext.implied,
+    idf: (position) => idfs[position] ?? MIN_RARITY,
+    common: (id) => (reportable === null ? 1 : (reportable.get(id) ?? 0)),
+  };
+}
+
+function readText(
+  languageContext: LanguageContext,
+  model: WordModel | null,
+  text: string,
+  plant: PlantId | null,
+): ReadText {
+  const whole = stemmedTokens(text.slice(0, MAX_TEXT));
+  const tokens = withoutFillers(whole);
+  const mentions = findPlants(languageContext.plantNames, tokens, (one) =>
+    languageContext.phraseUses.has(one),
+  );
+  const plants = rankPlants(mentions, languageContext.lineage);
+  const meant = plants.filter(({ confidence }) => confidence >= MIN_CONFIDENCE);
+  const reportable = isReportable(
+    languageContext,
+    plant === null ? meant.map((one) => one.plant) : [plant],
+  );
+  const spoken = withoutNames(
+    languageContext,
+    stripPossessors(languageContext, tokens, mentions),
+    mentions,
+  );
+  const assertion = readAssertion(spoken);
+  const sentences = model ? scoreSentences(model, whole) : NO_SCORES;
+  const weights = weightsOf(languageContext, spoken, sentences, reportable);
+  const naming = readNaming(spoken, mentions, (one) => languageContext.understood(one).has(FRUIT));
+  const about = plant ?? (meant.length === 1 ? meant[0]?.plant : undefined);
+  const understood = about === undefined ? undefined : languageContext.understood(about);
+  const canTell = (id: FindingId): boolean => reportable?.has(id) ?? true;
+  const said = { tokens: spoken, assertion, naming, hasContent: readTelling(spoken) };
+  const read = candidatesOf(said, languageContext.phrases(spoken, understood), canTell);
   const seen = read.some(({ fits, target, value }) => fits && value && target.kind !== 'context');
   const candidates = seen ? withoutUnasked(read, text, spoken, assertion) : read;
   const kept = withoutClaimedWords(
@@ -198,14 +228,14 @@ function listen(
     (_, i) => assertion.denied[i] !== true && assertion.theory[i] !== true && !naming.named[i],
   );
   const toJudge = {
-    groupOf: (id: FindingId) => ear.findings.get(id)?.group,
-    implied: ear.implied,
+    groupOf: (id: FindingId) => languageContext.findings.get(id)?.group,
+    implied: languageContext.implied,
     sentences,
     candidates,
     kept: new Set(kept),
-    common: (id: FindingId) => told?.get(id) ?? 0,
+    common: (id: FindingId) => reportable?.get(id) ?? 0,
     canTell,
-    rarity: weights.idf,
+    idf: weights.idf,
     assertion: statusOver(spoken, assertion),
   };
   const asks = !seen && asksOnly(text, spoken, assertion);
@@ -217,11 +247,11 @@ function listen(
  * training. Readings of care questions are left out.
  */
 export function scoreText(
-  ear: LanguageContext,
+  languageContext: LanguageContext,
   model: WordModel,
   text: string,
 ): readonly ScoredReading[] {
-  return describedOf({ ...listen(ear, model, text, null).toJudge, model }, -Infinity);
+  return describedOf({ ...readText(languageContext, model, text, null).toJudge, model }, -Infinity);
 }
 
 /**
@@ -230,18 +260,18 @@ export function scoreText(
  * probability, 0 to 1. Deterministic; text beyond {@link MAX_TEXT} characters is not read.
  */
 export function extract(
-  ear: LanguageContext,
+  languageContext: LanguageContext,
   text: string,
   plant: PlantId | null = null,
 ): Extracted {
-  const { plants, mentions, contentWords, asks, kept, toJudge } = listen(
-    ear,
-    ear.wordModel,
+  const { plants, mentions, contentWords, asks, kept, toJudge } = readText(
+    languageContext,
+    languageContext.wordModel,
     text,
     plant,
   );
-  const chosen = ear.wordModel
-    ? likelyReadings({ ...toJudge, model: ear.wordModel })
+  const chosen = languageContext.wordModel
+    ? likelyReadings({ ...toJudge, model: languageContext.wordModel })
     : kept.map(asExtracted);
   const findings = resolveExclusiveGroups(chosen)
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))

@@ -5,7 +5,7 @@ import { mentionOfEach, readNaming, withoutNames, stripPossessors } from './name
 import { findPlants, type PlantMention } from './plantNames.ts';
 import { tokenize, type Token } from './tokens.ts';
 
-const ear = makeLanguageContext(
+const languageContext = makeLanguageContext(
   miniLibrary([{ id: 'spots' }], [{ id: 'a', findings: { spots: 'often' } }], {
     'plants/b.yaml': [
       { id: 'lilac', name: 'Lilac', names: ['korean lilac'], source: 'judgement' },
@@ -17,14 +17,14 @@ const ear = makeLanguageContext(
 
 const read = (text: string): { tokens: readonly Token[]; mentions: readonly PlantMention[] } => {
   const tokens = tokenize(text);
-  return { tokens, mentions: findPlants(ear.plantNames, tokens, () => false) };
+  return { tokens, mentions: findPlants(languageContext.plantNames, tokens, () => false) };
 };
 const stems = (tokens: readonly Token[]): string => tokens.map(({ stem }) => stem).join(' ');
 
 describe('whose part it is', () => {
   const heard = (text: string): string => {
     const { tokens, mentions } = read(text);
-    return stems(stripPossessors(ear, tokens, mentions));
+    return stems(stripPossessors(languageContext, tokens, mentions));
   };
   it.each([
     ['leaves of the lilac are brown', 'leaf are brown'],
@@ -59,7 +59,7 @@ describe('whose part it is', () => {
     fc.assert(
       fc.property(fc.array(word, { maxLength: 20 }), (words) => {
         const { tokens, mentions } = read(words.join(' '));
-        const left = stripPossessors(ear, tokens, mentions);
+        const left = stripPossessors(languageContext, tokens, mentions);
         const places = left.map((token) => tokens.indexOf(token));
         return (
           places.every((place, i) => place >= 0 && place > (places[i - 1] ?? -1)) &&
@@ -73,12 +73,17 @@ describe('whose part it is', () => {
 describe('names', () => {
   it('are read as "plant", but for what is eaten', () => {
     const { tokens, mentions } = read('half the white pine and the tomato');
-    expect(stems(withoutNames(ear, tokens, mentions))).toBe('half the plant plant and the tomato');
+    expect(stems(withoutNames(languageContext, tokens, mentions))).toBe(
+      'half the plant plant and the tomato',
+    );
   });
 
   it('keep their places in the text', () => {
     const { tokens, mentions } = read('my white pine is brown');
-    const spans = withoutNames(ear, tokens, mentions).map(({ start, end }) => [start, end]);
+    const spans = withoutNames(languageContext, tokens, mentions).map(({ start, end }) => [
+      start,
+      end,
+    ]);
     expect(spans).toEqual(tokens.map(({ start, end }) => [start, end]));
   });
 

@@ -118,7 +118,7 @@ function spokenOf(
 }
 
 /** How words tell of a finding. */
-interface Told {
+interface PartContext {
   /** Not heard where its part is not named. */
   readonly needsPart?: boolean;
   /** One of the words names what is eaten: "tomatoes split". */
@@ -137,7 +137,7 @@ export function fitsPart(
   finding: Finding,
   tokens: readonly Token[],
   positions: readonly number[],
-  { needsPart = false, namesFruit = false }: Told = {},
+  { needsPart = false, namesFruit = false }: PartContext = {},
 ): boolean {
   const allowed = finding.kind === 'context' ? null : TOLD_ON[finding.part];
   // One word alone ("holes") needs its part; more words name an insect or a growth well enough.

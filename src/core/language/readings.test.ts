@@ -39,9 +39,11 @@ const learned = (extra: Record<string, unknown> = {}) =>
       ...extra,
     },
   );
-const ear = makeLanguageContext(learned());
+const languageContext = makeLanguageContext(learned());
 const said = (text: string): Record<string, boolean> =>
-  Object.fromEntries(extract(ear, text).findings.map(({ finding, value }) => [finding, value]));
+  Object.fromEntries(
+    extract(languageContext, text).findings.map(({ finding, value }) => [finding, value]),
+  );
 
 describe('what was learned of words', () => {
   it('is heard without a phrase, also of words of like meaning', () => {
@@ -57,7 +59,7 @@ describe('what was learned of words', () => {
 
   it('marks the words that tell it', () => {
     const text = 'In the morning there is gossamer, I see.';
-    const [found] = extract(ear, text).findings;
+    const [found] = extract(languageContext, text).findings;
     expect(text.slice(found?.span.start, found?.span.end)).toBe('gossamer');
   });
 
@@ -71,7 +73,7 @@ describe('what was learned of words', () => {
   });
 
   it('tells how sure a report is', () => {
-    const sure = (text: string): number => extract(ear, text).findings[0]?.sure ?? 0;
+    const sure = (text: string): number => extract(languageContext, text).findings[0]?.sure ?? 0;
     expect(sure('spots')).toBeGreaterThan(0.85);
     expect(sure('spots')).toBeGreaterThan(sure('things crawl over it') + 0.2);
     expect(sure('maybe spots')).toBe(0.6);

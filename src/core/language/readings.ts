@@ -24,7 +24,7 @@ export interface ReadingContext {
   readonly common: (id: FindingId) => number;
   readonly canTell: (id: FindingId) => boolean;
   readonly kept: ReadonlySet<Candidate>;
-  readonly rarity: (position: number) => number;
+  readonly idf: (position: number) => number;
   /** Whether the words at a stretch of the text report what they tell: it is not guessed or planned, and they leave no doubt whether it is there. */
   readonly reports: (span: Span) => boolean;
   readonly denies: (span: Span) => boolean;
@@ -34,19 +34,25 @@ const MIN_COMMON = 0.003;
 
 const num = (flag: boolean | undefined): number => (flag === true ? 1 : 0);
 
-const idfOf = ({ contentWords }: Candidate, heed: ReadingContext): number => {
+const idfOf = ({ contentWords }: Candidate, readingContext: ReadingContext): number => {
   let sum = 0;
-  for (const place of contentWords) sum += heed.rarity(place);
+  for (const place of contentWords) sum += readingContext.idf(place);
   return sum;
 };
 
 /** The candidate that says most: what was kept, then what fits, near before far, then the rarest words. */
-function bestOf(candidates: readonly Candidate[], heed: ReadingContext): Candidate | null {
+function bestOf(
+  candidates: readonly Candidate[],
+  readingContext: ReadingContext,
+): Candidate | null {
   if (candidates.length < 2) return candidates[0] ?? null;
   let [best, most]: [Candidate | null, number] = [null, -Infinity];
   for (const one of candidates) {
     const ranked =
-      8 * num(heed.kept.has(one)) + 4 * num(one.fits) + 2 * num(!one.far) + idfOf(one, heed) / 100;
+      8 * num(readingContext.kept.has(one)) +
+      4 * num(one.fits) +
+      2 * num(!one.far) +
+      idfOf(one, readingContext) / 100;
     if (ranked > most) [best, most] = [one, ranked];
   }
   return best;
@@ -71,13 +77,13 @@ interface ReadingFeatures {
 function factsOf(
   { finding, value, candidates }: Group,
   best: Candidate | null,
-  told: SentenceScores,
-  heed: ReadingContext,
+  scores: SentenceScores,
+  readingContext: ReadingContext,
 ): ReadingFeatures {
   let [kept, fitting] = [0, 0];
   for (const one of candidates) {
     if (one.fits) fitting++;
-    if (heed.kept.has(one)) kept = 1;
+    if (readingContext.kept.has(one)) kept = 1;
   }
   return {
     value,
@@ -85,11 +91,11 @@ function factsOf(
     kept,
     phrases: candidates.length,
     fitting,
-    odds: told.logOddsOf(finding),
-    leading: told.leading,
-    rarity: best ? idfOf(best, heed) : 0,
-    common: heed.common(finding),
-    length: told.words.length,
+    odds: scores.logOddsOf(finding),
+    leading: scores.leading,
+    rarity: best ? idfOf(best, readingContext) : 0,
+    common: readingContext.common(finding),
+    length: scores.words.length,
   };
 }
 
@@ -196,20 +202,20 @@ export interface ScoredReading {
   readonly features: () => readonly number[];
 }
 
-/** Findings that no phrase told of but the words of the sentence do. */
+/** Findings that no phrase scores of but the words of the sentence do. */
 function scoredByWords(
   model: WordModel,
   sentence: number,
   { likely, words }: SentenceScores,
   phrased: ReadonlySet<FindingId>,
-  heed: ReadingContext,
+  readingContext: ReadingContext,
 ): readonly Group[] {
   const groups: Group[] = [];
   // "No." by itself.
   if (words.every(({ stem }) => NEGATORS.has(stem))) return groups;
   for (const f of likely) {
     const finding = model.findings[f];
-    if (finding === undefined || phrased.has(finding) || !heed.canTell(finding)) continue;
+    if (finding === undefined || phrased.has(finding) || !readingContext.canTell(finding)) continue;
     groups.push({ finding, value: true, sentence, candidates: [] });
   }
   return groups;
@@ -223,24 +229,27 @@ export function scoreReadings(
   model: WordModel,
   sentences: ReadonlyMap<number, SentenceScores>,
   candidates: readonly Candidate[],
-  heed: ReadingContext,
+  readingContext: ReadingContext,
   leastOdds: number,
 ): readonly ScoredReading[] {
   const groups = groupsOf(candidates);
   const oddsOf = makeLogOddsOf(model.readings);
   const described: ScoredReading[] = [];
-  for (const [number, told] of sentences) {
+  for (const [number, scores] of sentences) {
     const own = groups.get(number) ?? [];
     const phrased = new Set(own.map(({ finding }) => finding));
-    for (const group of [...own, ...scoredByWords(model, number, told, phrased, heed)]) {
+    for (const group of [
+      ...own,
+      ...scoredByWords(model, number, scores, phrased, readingContext),
+    ]) {
       const { finding } = group;
-      const best = bestOf(group.candidates, heed);
-      const said = factsOf(group, best, told, heed);
+      const best = bestOf(group.candidates, readingContext);
+      const said = factsOf(group, best, scores, readingContext);
       const saidOdds = oddsOf(said);
       if (saidOdds < leastOdds) continue;
-      const span = best?.span ?? spanOf(model, told, finding);
-      if (!span || (best === null && !heed.reports(span))) continue;
-      const denied = best === null && heed.denies(span);
+      const span = best?.span ?? spanOf(model, scores, finding);
+      if (!span || (best === null && !readingContext.reports(span))) continue;
+      const denied = best === null && readingContext.denies(span);
       const facts = denied ? { ...said, value: false } : said;
       const logOdds = denied ? oddsOf(facts) : saidOdds;
       if (logOdds < leastOdds) continue;

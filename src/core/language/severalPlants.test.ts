@@ -2,7 +2,7 @@ import { miniLibrary } from '../../test/miniLibrary.ts';
 import { makeLanguageContext } from '../library/languageContext.ts';
 import { partByPlant } from './severalPlants.ts';
 
-const ear = makeLanguageContext(
+const languageContext = makeLanguageContext(
   miniLibrary(
     [
       { id: 'spots', extra: { phrases: ['spot|spots'] } },
@@ -26,7 +26,7 @@ const ear = makeLanguageContext(
   ),
 );
 const parts = (text: string): [string, string][] =>
-  partByPlant(ear, text).map(({ plant, words }) => [plant, words]);
+  partByPlant(languageContext, text).map(({ plant, words }) => [plant, words]);
 
 it('gives each plant its sentences, also those that only go on', () => {
   expect(

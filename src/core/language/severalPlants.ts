@@ -19,11 +19,14 @@ interface Sentence {
   readonly mentions: readonly PlantMention[];
 }
 
-const plantsIn = (ear: LanguageContext, tokens: readonly Token[]): readonly PlantMention[] =>
-  findPlants(ear.plantNames, tokens, (one) => ear.phraseUses.has(one));
+const plantsIn = (
+  languageContext: LanguageContext,
+  tokens: readonly Token[],
+): readonly PlantMention[] =>
+  findPlants(languageContext.plantNames, tokens, (one) => languageContext.phraseUses.has(one));
 
 /** Sentences with their plants; each is weighed by itself, as which came first in the message does not matter. */
-function sentencesOf(ear: LanguageContext, text: string): readonly Sentence[] {
+function sentencesOf(languageContext: LanguageContext, text: string): readonly Sentence[] {
   const bySentence: Token[][] = [];
   for (const token of stemmedTokens(text)) {
     const own = bySentence.at(-1);
@@ -35,8 +38,8 @@ function sentencesOf(ear: LanguageContext, text: string): readonly Sentence[] {
     const to = bySentence[i + 1]?.[0]?.start ?? text.length;
     const own = text.slice(from, to);
     return text.length > MAX_MESSAGE
-      ? [{ text: own, mentions: plantsIn(ear, tokens) }]
-      : clausesOf(ear, own, tokens, from);
+      ? [{ text: own, mentions: plantsIn(languageContext, tokens) }]
+      : clausesOf(languageContext, own, tokens, from);
   });
 }
 
@@ -56,12 +59,12 @@ function clauseStart(tokens: readonly Token[], name: number): number | null {
 
 /** A sentence apart where each of its clauses reports of a plant of its own: "the spruce is brown and my maple has spots". Spans of `tokens` count from the whole text, of which the sentence begins at `from`. */
 function clausesOf(
-  ear: LanguageContext,
+  languageContext: LanguageContext,
   text: string,
   tokens: readonly Token[],
   from: number,
 ): readonly Sentence[] {
-  const mentions = plantsIn(ear, tokens);
+  const mentions = plantsIn(languageContext, tokens);
   const strong = mentions.filter(({ weight }) => weight >= MIN_WEIGHT);
   if (strong.length < 2 || tokens.length > MAX_SENTENCE) return [{ text, mentions }];
   for (const { start } of strong.slice(1)) {
@@ -70,18 +73,18 @@ function clausesOf(
     if (at === null) continue;
     const [before, after] = [tokens.slice(0, at), tokens.slice(at)];
     const cut = after[0]?.start ?? from;
-    const first = { text: text.slice(0, cut - from), mentions: plantsIn(ear, before) };
-    const rest = { text: text.slice(cut - from), mentions: plantsIn(ear, after) };
-    if (reports(ear, first) && reports(ear, rest))
-      return [first, ...clausesOf(ear, rest.text, after, cut)];
+    const first = { text: text.slice(0, cut - from), mentions: plantsIn(languageContext, before) };
+    const rest = { text: text.slice(cut - from), mentions: plantsIn(languageContext, after) };
+    if (reports(languageContext, first) && reports(languageContext, rest))
+      return [first, ...clausesOf(languageContext, rest.text, after, cut)];
   }
   return [{ text, mentions }];
 }
 
 /** Whether something is reported of the plant that a sentence is about. */
-function reports(ear: LanguageContext, sentence: Sentence): boolean {
+function reports(languageContext: LanguageContext, sentence: Sentence): boolean {
   const subject = subjectOf(sentence);
-  return subject !== null && extract(ear, sentence.text, subject).findings.length > 0;
+  return subject !== null && extract(languageContext, sentence.text, subject).findings.length > 0;
 }
 
 /** The plant that a sentence is about; null when it goes on about the one before. */
@@ -94,11 +97,14 @@ function subjectOf({ mentions }: Sentence): PlantId | null {
 
 /** A general name and its kind ("the maple", "our Japanese maple") are one plant. */
 function sameAs(
-  ear: LanguageContext,
+  languageContext: LanguageContext,
   plant: PlantId,
   known: readonly PlantId[],
 ): PlantId | undefined {
-  return known.find((one) => ear.lineage(one).includes(plant) || ear.lineage(plant).includes(one));
+  return known.find(
+    (one) =>
+      languageContext.lineage(one).includes(plant) || languageContext.lineage(plant).includes(one),
+  );
 }
 
 /**
@@ -106,18 +112,18 @@ function sameAs(
  * belongs to the plant it names, else to the plant before. Every character of the text is in exactly one part; fewer
  * than two parts mean one plant. Each part takes the plant of highest probability.
  */
-export function partByPlant(ear: LanguageContext, text: string): readonly PlantPart[] {
+export function partByPlant(languageContext: LanguageContext, text: string): readonly PlantPart[] {
   if (text.length > MAX_TEXT) return [];
   const parts: { plant: PlantId; words: string }[] = [];
   let before = '';
   let current: { plant: PlantId; words: string } | undefined;
-  for (const sentence of sentencesOf(ear, text)) {
+  for (const sentence of sentencesOf(languageContext, text)) {
     const subject = subjectOf(sentence);
     const known = parts.map(({ plant }) => plant);
-    const same = subject === null ? current?.plant : sameAs(ear, subject, known);
+    const same = subject === null ? current?.plant : sameAs(languageContext, subject, known);
     const found = parts.find(({ plant }) => plant === same);
     if (found) current = found;
-    else if (subject !== null && (parts.length === 0 || reports(ear, sentence))) {
+    else if (subject !== null && (parts.length === 0 || reports(languageContext, sentence))) {
       current = { plant: subject, words: before };
       before = '';
       parts.push(current);

@@ -23,7 +23,7 @@ export interface StemWeights {
 /** A word and what it has in common with others, each under a name of its own: `tan` and `1brown`. */
 export type SynonymsOf = (stem: string) => readonly string[];
 
-/** Makes a likening by lists of words; the same name in two lists is two things in common. */
+/** Makes a synonymsOf by lists of words; the same name in two lists is two things in common. */
 export function makeSynonyms(lists: readonly WordClasses[]): SynonymsOf {
   const names = new Map<string, string[]>();
   lists.forEach((classes, i) => {
@@ -89,14 +89,14 @@ export function speaksFor(known: StemWeights | undefined, finding: number): numb
 /** Works out what stems tell when they are first said. Of stems without a known name nothing is kept. */
 function makeStemOf(
   words: ReadonlyMap<string, WordWeights>,
-  likening: SynonymsOf,
+  synonymsOf: SynonymsOf,
   count: number,
 ): WordModel['stemOf'] {
   const made = new Map<string, StemWeights>();
   return (stem) => {
     const known = made.get(stem);
     if (known) return known;
-    const names = likening(stem).flatMap((name) => words.get(name) ?? []);
+    const names = synonymsOf(stem).flatMap((name) => words.get(name) ?? []);
     if (names.length === 0) return undefined;
     const all = together(names, count);
     made.set(stem, all);
@@ -105,7 +105,7 @@ function makeStemOf(
 }
 
 /** Makes the model ready for use. */
-export function compileWordModel(text: WordModelText, likening: SynonymsOf): WordModel {
+export function compileWordModel(text: WordModelText, synonymsOf: SynonymsOf): WordModel {
   const entries = Object.entries(text.findings);
   const bias = new Float64Array(entries.length);
   const byWord = new Map<string, [number, number][]>();
@@ -130,7 +130,7 @@ export function compileWordModel(text: WordModelText, likening: SynonymsOf): Wor
     bias,
     times: new Int32Array(words.length),
     said: [],
-    stemOf: makeStemOf(new Map(words), likening, entries.length),
+    stemOf: makeStemOf(new Map(words), synonymsOf, entries.length),
     readings: new Map(Object.entries(text.readings)),
     rivals: new Map(Object.entries(text.rivals)),
     reportedTogether: makeToldTogether(text.together),
@@ -154,12 +154,12 @@ const worthOf = (rarity: number, times: number): number => rarity * (1 + Math.lo
  */
 export function tfIdfVector(
   stems: readonly string[],
-  likening: SynonymsOf,
+  synonymsOf: SynonymsOf,
   rarityOf: (word: string) => number | undefined,
 ): ReadonlyMap<string, number> {
   const times = new Map<string, number>();
   for (const stem of stems)
-    for (const one of likening(stem)) times.set(one, (times.get(one) ?? 0) + 1);
+    for (const one of synonymsOf(stem)) times.set(one, (times.get(one) ?? 0) + 1);
   const shares = new Map<string, number>();
   let squares = 0;
   for (const [one, count] of times) {
@@ -289,10 +289,10 @@ export function scoreSentences(
   const count = model.bias.length;
   const table = new Float64Array(count * sentences.size);
   let next = 0;
-  const told = new Map<number, SentenceScores>();
+  const scores = new Map<number, SentenceScores>();
   for (const [number, words] of sentences) {
-    told.set(number, scoresOf(model, words, table.subarray(next, next + count)));
+    scores.set(number, scoresOf(model, words, table.subarray(next, next + count)));
     next += count;
   }
-  return told;
+  return scores;
 }

@@ -7,7 +7,7 @@ const PLANTS = [
   { id: 'turf', name: 'Lawn', parents: ['plant'], source: 'practice' },
   { id: 'fern', name: 'Fern', parents: ['plant'], source: 'practice' },
 ];
-const ear = makeLanguageContext(
+const languageContext = makeLanguageContext(
   miniLibrary(
     [
       { id: 'patches', extra: { part: 'turf' } },
@@ -25,7 +25,9 @@ const ear = makeLanguageContext(
   ),
 );
 const told = (plant: string): string[] =>
-  ['patches', 'mown', 'yellow'].filter((id) => ear.shownOn(plantId(plant)).has(findingId(id)));
+  ['patches', 'mown', 'yellow'].filter((id) =>
+    languageContext.shownOn(plantId(plant)).has(findingId(id)),
+  );
 
 it('hears what only lawns show of lawns, and of plants that may be one', () => {
   expect(told('turf')).toEqual(['patches', 'mown', 'yellow']);

@@ -43,7 +43,7 @@ function understoodOf(library: Compiled): (plant: PlantId) => ReadonlySet<string
   };
 }
 
-/** Makes the ear of a library: what it can hear, and what can be meant of which plant. Answers are kept. */
+/** Makes the languageContext of a library: what it can hear, and what can be meant of which plant. Answers are kept. */
 export function makeLanguageContext(library: Compiled): LanguageContext {
   const kinds = kindsOf(library);
   const { lineage, traits } = library.taxonomy;

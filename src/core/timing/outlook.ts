@@ -112,11 +112,11 @@ export function forecast(
   const run = (k: number): readonly WeatherDay[] =>
     simulateWeather(normals, today, COMING_DAYS, FORECAST_SEED + k, start);
   const runs = Array.from({ length: FORECAST_RUNS }, (_, k) => run(k + 1));
-  const told = simulated ? run(0) : [];
+  const ownRun = simulated ? run(0) : [];
   const windKnown = simulated || past.some(({ windKmh }) => windKmh !== null);
   return Array.from({ length: COMING_DAYS }, (_, i): ComingDay => {
     const days = runs.flatMap((one) => one[i] ?? []);
-    const one = told[i];
+    const one = ownRun[i];
     const skill = one ? Math.exp(-i / SKILL_DAYS) : 0;
     const blend = (pick: (day: WeatherDay) => number): number => {
       const odds = at(ordered(days.map(pick)), 0.5);

@@ -1,7 +1,12 @@
 import type { Limits } from '../schema/treatment.ts';
 import type { WindowRule } from '../schema/window.ts';
 import { createAlmanacs, DEFAULT_REFERENCE, referenceYears } from './almanac.ts';
-import { planApplications, type Applications, type LabelFacts } from './applications.ts';
+import {
+  planApplications,
+  type Applications,
+  type LabelFacts,
+  type StepTerms,
+} from './applications.ts';
 import { countedFromEvent, eventOf, type EventsSeen } from './biofix.ts';
 import { addDays, DAYS_IN_YEAR, type Day } from './calendar.ts';
 import { checkDay, type DayCheck } from './dayCheck.ts';
@@ -97,6 +102,23 @@ function rotationOf(
 const spanOf = (state: WindowState): DaySpan | null =>
   state.kind === 'open' || state.kind === 'opens' ? state.span : null;
 
+/** What the days of a step depend on, with what the case and the label say of it. */
+function termsOf(
+  { today, done, harvest, labels }: ScheduleRequest,
+  { id, repeat }: PlannedStep,
+  weather: Pick<StepTerms, 'window' | 'checks' | 'rain' | 'closedForBees'>,
+): StepTerms {
+  return {
+    ...weather,
+    today,
+    everyDays: repeat?.everyDays ?? 0,
+    times: repeat?.times ?? 1,
+    done: done.filter(({ step }) => step === id).map(({ on }) => on),
+    harvest,
+    label: labels[id] ?? NO_LABEL,
+  };
+}
+
 /**
  * Works out the dates of every step: its window with an 80 percent prediction interval, checks of the next ten days,
  * and applications in days. Deterministic. Throws when `places` lacks the reference place.
@@ -122,7 +144,7 @@ export function scheduleFor(request: ScheduleRequest): Schedule {
   const nameOf = (id: string | null): string | null =>
     places.find((one) => one.id === (id ?? DEFAULT_REFERENCE))?.name ?? null;
   const steps = request.steps.map((step): StepSchedule => {
-    const { id, limits, spray, insecticide, systemic, repeat } = step;
+    const { id, limits, spray, insecticide, systemic } = step;
     const rule = step.rule && countedFromEvent(step.rule, request.seen, weather, south);
     const state: WindowState = rule ? almanac.state(rule, today, bloom) : { kind: 'always' };
     const window = spanOf(state);
@@ -131,18 +153,14 @@ export function scheduleFor(request: ScheduleRequest): Schedule {
     const checks = minds
       ? coming.map((day, i) => checkDay({ limits, spray }, day, coming[i + 1] ?? null, at.lat))
       : [];
-    const applications = planApplications({
-      today,
-      window,
-      everyDays: repeat?.everyDays ?? 0,
-      times: repeat?.times ?? 1,
-      done: request.done.filter((one) => one.step === id).map(({ on }) => on),
-      checks,
-      rain: minds && spray && !systemic ? observed : [],
-      closedForBees: insecticide ? inFlower : null,
-      harvest: request.harvest,
-      label: request.labels[id] ?? NO_LABEL,
-    });
+    const applications = planApplications(
+      termsOf(request, step, {
+        window,
+        checks,
+        rain: minds && spray && !systemic ? observed : [],
+        closedForBees: insecticide ? inFlower : null,
+      }),
+    );
     return {
       step: id,
       state,
