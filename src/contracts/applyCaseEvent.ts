@@ -67,6 +67,7 @@ export function emptyPlant(
     approach: 'integrated',
     answers: [],
     knowledgeVersion: null,
+    closingAnswer: null,
     outcome: null,
     plan: NO_PLAN,
   };
@@ -83,12 +84,35 @@ function addPlant(record: CaseRecord, plantId: string): CaseRecord {
   return { ...record, plants: [...record.plants, fresh] };
 }
 
+/** Events after which the answer of closing is no longer the answer to what the plant says. */
+const CHANGES_ANSWER: ReadonlySet<LoggedEvent['kind']> = new Set<LoggedEvent['kind']>([
+  'words-edited',
+  'words-set',
+  'plant-chosen',
+  'date-set',
+  'place-set',
+  'approach-set',
+  'answer-given',
+  'answer-withdrawn',
+]);
+
+function withoutOldAnswer(record: CaseRecord, event: LoggedEvent): CaseRecord {
+  if (!CHANGES_ANSWER.has(event.kind) || !('plantId' in event)) return record;
+  return changePlant(record, event.plantId, (plant) =>
+    plant.closingAnswer === null ? plant : { ...plant, closingAnswer: null },
+  );
+}
+
 /**
  * The record after an event. Pure, and the same on both sides of the network: the client shows it at
  * once, the server keeps it. An event about a plant that does not exist changes nothing. The version is
  * counted by the server, not here.
  */
 export function applyCaseEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
+  return afterEvent(withoutOldAnswer(record, event), event);
+}
+
+function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
   switch (event.kind) {
     case 'words-edited':
       return changePlant(record, event.plantId, (plant) => ({
@@ -127,6 +151,11 @@ export function applyCaseEvent(record: CaseRecord, event: LoggedEvent): CaseReco
       return changePlant(record, event.plantId, (plant) => ({
         ...plant,
         knowledgeVersion: event.knowledgeVersion,
+      }));
+    case 'closing-answer-stored':
+      return changePlant(record, event.plantId, (plant) => ({
+        ...plant,
+        closingAnswer: event.answer,
       }));
     case 'outcome-set':
       return changePlant(record, event.plantId, (plant) => ({ ...plant, outcome: event.outcome }));

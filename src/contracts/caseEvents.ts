@@ -11,7 +11,7 @@ import {
   outcomeSchema,
   conflictSchema,
 } from './cases.ts';
-import { isoDateSchema, MAX_CHARACTERS, placeSchema } from './consult.ts';
+import { consultResponseSchema, isoDateSchema, MAX_CHARACTERS, placeSchema } from './consult.ts';
 import { problemSchema } from './problem.ts';
 import { textSchema } from './storableText.ts';
 
@@ -50,6 +50,12 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
     said: textSchema(200).min(1),
   }),
   z.strictObject({ kind: z.literal('consulted'), plantId, knowledgeVersion: textSchema(40) }),
+  /** The answer that stood when the case was closed. */
+  z.strictObject({
+    kind: z.literal('closing-answer-stored'),
+    plantId,
+    answer: consultResponseSchema,
+  }),
   z.strictObject({ kind: z.literal('outcome-set'), plantId, outcome: outcomeSchema.nullable() }),
   z.strictObject({ kind: z.literal('harvest-set'), plantId, on: isoDateSchema.nullable() }),
   z.strictObject({

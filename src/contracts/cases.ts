@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
 import { CONFIRMATIONS } from '../core/diagnosis/learning.ts';
-import { isoDateSchema, placeSchema, seenSchema } from './consult.ts';
+import { consultResponseSchema, isoDateSchema, placeSchema, seenSchema } from './consult.ts';
 import { textSchema } from './storableText.ts';
 
 export const CASE_STATUSES = ['open', 'waiting', 'closed'] as const;
@@ -66,6 +66,8 @@ export const casePlantSchema = z.strictObject({
   approach: z.enum(APPROACHES),
   answers: z.array(storedAnswerSchema),
   knowledgeVersion: z.string().nullable(),
+  /** What was answered when the case was closed, so that it can be read as it was; null before, and after a change. */
+  closingAnswer: consultResponseSchema.nullable().default(null),
   outcome: outcomeSchema.nullable(),
   plan: casePlanSchema,
 });

@@ -66,6 +66,7 @@ export function fieldsSet(event: LoggedEvent | CaseEvent): readonly SetField[] {
     case 'answer-withdrawn':
     case 'phrase-tied':
     case 'consulted':
+    case 'closing-answer-stored':
     case 'step-done':
     case 'step-undone':
     case 'plant-added':

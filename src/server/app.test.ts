@@ -343,3 +343,23 @@ it('keeps words that were tied to a finding, the most often tied first', async (
     { finding: 'leaf-drop', said: 'bald now', times: 1 },
   ]);
 });
+
+it('keeps the answer that a case was closed with, until something of it changes', async () => {
+  const { id, version } = await open();
+  const body = {
+    words: 'box with cupped leaves',
+    date: '2026-06-13',
+    place: { lat: 44.6, lon: -67.9 },
+  };
+  const consultation = await request(app).post('/api/consult').send(body);
+  const answer = consultResponseSchema.parse(consultation.body);
+  await append(
+    id,
+    version,
+    { kind: 'closing-answer-stored', plantId: 'plant-1', answer },
+    { kind: 'status-set', status: 'closed' },
+  );
+  expect(await read(id)).toMatchObject({ status: 'closed', plants: [{ closingAnswer: answer }] });
+  await append(id, version + 2, WORDS);
+  expect((await read(id)).plants[0]?.closingAnswer).toBeNull();
+});

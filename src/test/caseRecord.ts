@@ -20,6 +20,7 @@ export const OPENED_CASE: CaseRecord = {
       approach: 'integrated',
       answers: [],
       knowledgeVersion: null,
+      closingAnswer: null,
       outcome: null,
       plan: NO_PLAN,
     },

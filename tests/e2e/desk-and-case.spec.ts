@@ -111,6 +111,21 @@ test('a call-back is booked on the case and shows on the Desk', async ({ page })
   await expect(page.getByRole('complementary', { name: 'Call-backs' })).toContainText('Petra Lowe');
 });
 
+test('a closed case is read as it was answered', async ({ page }) => {
+  await newCase(page);
+  await page.locator('#words').fill('white powder on my rose leaves, it wipes off');
+  const advice = page.getByRole('region', { name: 'Advice so far' });
+  await expect(advice).toContainText('powdery mildew');
+  await page.getByRole('button', { name: 'Close case' }).click();
+  await expect(advice).toContainText('as answered when the case was closed');
+  await saved(page);
+  await page.reload();
+  await expect(advice).toContainText('as answered when the case was closed');
+  await page.getByRole('button', { name: 'Open again' }).click();
+  await expect(advice).not.toContainText('as answered when the case was closed');
+  await expect(advice).toContainText('powdery mildew');
+});
+
 test('what it proved to be is kept, teaches what is common, and the teaching can be switched off', async ({
   page,
 }) => {

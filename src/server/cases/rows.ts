@@ -30,6 +30,7 @@ function toOutcome({ outcomeCause, outcomeConfirmed, outcomeOn }: PlantRow): Sto
 
 function toPlant(row: PlantRow, all: readonly ObservationRow[]): CasePlant {
   const { id, words, plant, date, latitude, longitude, height, approach, knowledgeVersion } = row;
+  const { closingAnswer } = row;
   const answers = all.filter(({ plantId }) => plantId === id).map(toAnswer);
   return {
     id,
@@ -40,6 +41,7 @@ function toPlant(row: PlantRow, all: readonly ObservationRow[]): CasePlant {
     approach,
     answers,
     knowledgeVersion,
+    closingAnswer,
     outcome: toOutcome(row),
     // Plans that were saved before a field came stay readable.
     plan: { ...NO_PLAN, ...row.plan },
@@ -64,7 +66,8 @@ export function toRecord({ head, enquirer, plants, observations: all }: CaseRows
 
 /** Row of a plant at a position of its case. */
 export function plantRow(caseId: string, plant: CasePlant, position: number): PlantRow {
-  const { id, words, date, approach, knowledgeVersion, place, outcome, plan } = plant;
+  const { id, words, date, approach, knowledgeVersion, closingAnswer } = plant;
+  const { place, outcome, plan } = plant;
   return {
     caseId,
     id,
@@ -77,6 +80,7 @@ export function plantRow(caseId: string, plant: CasePlant, position: number): Pl
     height: place.height ?? null,
     approach,
     knowledgeVersion,
+    closingAnswer,
     outcomeCause: outcome?.cause ?? null,
     outcomeConfirmed: outcome?.confirmed ?? null,
     outcomeOn: outcome?.on ?? null,

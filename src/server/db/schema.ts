@@ -1,3 +1,4 @@
+import type { ConsultResponse } from '../../contracts/consult.ts';
 import { sql } from 'drizzle-orm';
 import {
   boolean,
@@ -82,6 +83,8 @@ export const casePlants = pgTable(
     height: real(),
     approach: text({ enum: ['leave', 'organic', 'integrated'] }).notNull(),
     knowledgeVersion: text('knowledge_version'),
+    /** What was answered when the case was closed; null before. */
+    closingAnswer: jsonb('closing_answer').$type<ConsultResponse>(),
     outcomeCause: text('outcome_cause'),
     outcomeConfirmed: text('outcome_confirmed', { enum: CONFIRMATIONS }),
     outcomeOn: date('outcome_on'),

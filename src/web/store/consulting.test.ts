@@ -4,8 +4,12 @@ import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts
 import type { Problem } from '../../contracts/problem.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
 import { caseLoaded, caseShown, changed } from './cases/casesSlice.ts';
-import { showWithout, startConsulting, type Consultant } from './consulting.ts';
+import { closeCase, showWithout, startConsulting, type Consultant } from './consulting.ts';
 import { makeStore } from './store.ts';
+import { answerConsult } from '../../application/answerConsult.ts';
+import { createConsultant } from '../../core/consult/consult.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { selectRecord } from './cases/selectors.ts';
 
 const [A, B] = [OPENED_CASE.id, '5e0a7d1c-0000-4000-8000-00000000000b'];
 const WHO = { author: 'Desk 1', device: 'd' };
@@ -93,4 +97,59 @@ it('shows no ranking without a finding in a case that was left', async () => {
   await consultant.answer();
   await showing;
   expect(store.getState().cases.without).toBeNull();
+});
+
+describe('a case that is closed', () => {
+  const library = miniLibrary(
+    [{ id: 'spots', extra: { phrases: ['spot|spots'] } }],
+    [{ id: 'rust', findings: { spots: 'always' } }],
+  );
+  const answering = createConsultant(library);
+  const real: Consultant = {
+    ask: (body) => Promise.resolve(answerConsult(library, answering, body)),
+  };
+
+  it('is left with its answer, and read later without asking again', async () => {
+    const { store, consultant, type, shown } = await openPage();
+    type(A, 'spots');
+    await settle();
+    await consultant.answer();
+    await closeCase(store, real, WHO, A);
+    const closed = selectRecord(store.getState(), A);
+    expect(closed?.status).toBe('closed');
+    expect(closed?.plants[0]?.closingAnswer).toMatchObject({ heard: [{ finding: 'spots' }] });
+    store.dispatch(caseShown(B));
+    await settle();
+    await consultant.answer();
+    const asked = consultant.asked.length;
+    store.dispatch(caseShown(A));
+    await settle();
+    expect(consultant.asked).toHaveLength(asked);
+    expect(shown()).toMatchObject({ caseId: A, response: closed?.plants[0]?.closingAnswer });
+  });
+
+  it('is asked about again when something of it has changed', async () => {
+    const { store, consultant, type } = await openPage();
+    type(A, 'spots');
+    await closeCase(store, real, WHO, A);
+    type(A, 'more ');
+    await settle();
+    await consultant.answer();
+    expect(selectRecord(store.getState(), A)?.plants[0]?.closingAnswer).toBeNull();
+    expect(consultant.asked.at(-1)?.words).toContain('more');
+  });
+
+  it('is closed without an answer where none is to be had', async () => {
+    const { store, type } = await openPage();
+    const away: Consultant = {
+      ask: () =>
+        Promise.resolve(fail({ code: 'unavailable', field: null, message: 'away', cure: 'wait' })),
+    };
+    type(A, 'spots');
+    await closeCase(store, away, WHO, A);
+    expect(selectRecord(store.getState(), A)).toMatchObject({
+      status: 'closed',
+      plants: [{ closingAnswer: null }],
+    });
+  });
 });

@@ -1,9 +1,15 @@
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
-import type { Result } from '../../core/util/result.ts';
+import { ok, type Result } from '../../core/util/result.ts';
 import { recordEvent, type Author } from './cases/changes.ts';
 import { consulted, consultFailed, withoutShown } from './cases/casesSlice.ts';
-import { selectPlant, selectRequest, type PlantRequest } from './cases/selectors.ts';
+import {
+  requestFor,
+  selectPlant,
+  selectRecord,
+  selectRequest,
+  type PlantRequest,
+} from './cases/selectors.ts';
 import type { Dispatch, makeStore, State, Store } from './store.ts';
 
 /** Answers what is asked about a plant. */
@@ -14,10 +20,19 @@ export interface Consultant {
 /** The library is asked for again so long after it could not be loaded, in milliseconds. */
 const PAUSE_BEFORE_RETRY_MS = 4000;
 
+/** A request with the answer that a closed case was left with; null where it is to be asked. */
+interface OpenRequest extends PlantRequest {
+  readonly closing: ConsultResponse | null;
+}
+
 /** What is to be asked about the case on the page; null when nothing is. */
-function openRequest(state: State): PlantRequest | null {
+function openRequest(state: State): OpenRequest | null {
   const { open } = state.cases;
-  return open === null ? null : selectRequest(state, open);
+  const request = open === null ? null : selectRequest(state, open);
+  if (open === null || !request) return null;
+  const isClosed = selectRecord(state, open)?.status === 'closed';
+  const closing = isClosed ? (selectPlant(state, open)?.closingAnswer ?? null) : null;
+  return closing ? { ...request, closing, key: `closed ${request.key}` } : { ...request, closing };
 }
 
 const isStillAsked = (state: State, request: PlantRequest): boolean =>
@@ -52,8 +67,8 @@ export function startConsulting(
       request !== null && request.key !== answered;
       request = openRequest(store.getState())
     ) {
-      const { caseId, plantId, body, key } = request;
-      const answer = await consultant.ask(body);
+      const { caseId, plantId, body, key, closing } = request;
+      const answer = closing ? ok(closing) : await consultant.ask(body);
       answered = key;
       if (!isStillAsked(store.getState(), request)) continue;
       if (!answer.ok) {
@@ -77,6 +92,31 @@ export function startConsulting(
     },
     effect: () => void ask(),
   });
+}
+
+/**
+ * Closes a case with the answers that stand, so that it can be read later as it was, whatever the library has learned by
+ * then. A plant that cannot be answered now is closed without.
+ */
+export async function closeCase(
+  store: Store,
+  consultant: Consultant,
+  who: Author,
+  caseId: string,
+): Promise<void> {
+  for (const { id: plantId, words } of selectRecord(store.getState(), caseId)?.plants ?? []) {
+    const request = words === '' ? null : requestFor(store.getState(), caseId, plantId);
+    const answer = request && (await consultant.ask(request.body));
+    // Words may have come in meanwhile.
+    if (answer?.ok !== true || requestFor(store.getState(), caseId, plantId)?.key !== request?.key)
+      continue;
+    recordEvent(store, who, caseId, {
+      kind: 'closing-answer-stored',
+      plantId,
+      answer: answer.value,
+    });
+  }
+  recordEvent(store, who, caseId, { kind: 'status-set', status: 'closed' });
 }
 
 /** Shows what the ranking would be without one finding; null shows it as it is. */

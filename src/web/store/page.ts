@@ -5,7 +5,11 @@ import { openIndexedOutbox } from './cases/outbox.ts';
 import { loadCase as loadCaseWith, type ChainServices } from './cases/chains.ts';
 import { startRefreshing, startSync } from './startSync.ts';
 import { signOn } from './cases/writers.ts';
-import { showWithout as showWithoutBy, startConsulting } from './consulting.ts';
+import {
+  closeCase as closeCaseBy,
+  showWithout as showWithoutBy,
+  startConsulting,
+} from './consulting.ts';
 import { thisDesk } from './device.ts';
 import { page } from './store.ts';
 
@@ -31,4 +35,9 @@ export function loadCase(caseId: string): Promise<void> {
 /** Shows the ranking without one finding; null shows it as it is. */
 export function showWithout(caseId: string, finding: string | null): Promise<void> {
   return showWithoutBy(page.store, consultant, caseId, finding);
+}
+
+/** Closes a case with the answers that stand. */
+export function closeCase(caseId: string): Promise<void> {
+  return closeCaseBy(page.store, consultant, desk, caseId);
 }

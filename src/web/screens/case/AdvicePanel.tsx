@@ -88,11 +88,13 @@ function Steps({ steps, today }: { readonly steps: readonly Step[]; readonly tod
 interface AdvicePanelProps {
   readonly answer: ConsultResponse | null;
   readonly today: string;
+  /** It is the answer that the case was closed with. */
+  readonly closed: boolean;
   readonly onDates: () => void;
 }
 
 /** The advice so far: a sentence to say aloud, dated steps, cautions, and what not to do. */
-export function AdvicePanel({ answer, today, onDates }: AdvicePanelProps) {
+export function AdvicePanel({ answer, today, closed, onDates }: AdvicePanelProps) {
   if (!answer) return null;
   const { verdict, headline, steps, cautions, refer, notDoing, differ, lookAgain } = answer.advice;
   return (
@@ -138,7 +140,10 @@ export function AdvicePanel({ answer, today, onDates }: AdvicePanelProps) {
         ))}
         <p>
           Look again about {shortDate(lookAgain, today)}.{' '}
-          <Quietly>Library {answer.knowledge.version.slice(0, 8)}</Quietly>
+          <Quietly>
+            Library {answer.knowledge.version.slice(0, 8)}
+            {closed && ', as answered when the case was closed'}
+          </Quietly>
         </p>
       </Note>
     </section>

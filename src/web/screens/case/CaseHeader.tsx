@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { closeCase } from '../../store/page.ts';
 import { styled } from 'styled-components';
 import {
   MAX_CONTACT,
@@ -181,7 +182,10 @@ export function CaseHeader({ record, plant, answer }: CaseHeaderProps) {
         <Clock since={record.openedAt} running={!closed} />
         <Button
           kind="quiet"
-          onPress={() => void happen({ kind: 'status-set', status: closed ? 'open' : 'closed' })}
+          onPress={() => {
+            if (closed) happen({ kind: 'status-set', status: 'open' });
+            else void closeCase(record.id);
+          }}
         >
           {closed ? 'Open again' : 'Close case'}
         </Button>

@@ -183,7 +183,12 @@ function OpenCase({ record, plant }: OpenCaseProps) {
                   <AskPanel plant={plant} answer={answer} />
                 </PanelBoundary>
                 <PanelBoundary name="The advice" resetKey={panelKey}>
-                  <AdvicePanel answer={answer} today={plant.date} onDates={() => setDates(true)} />
+                  <AdvicePanel
+                    answer={answer}
+                    today={plant.date}
+                    closed={record.status === 'closed' && plant.closingAnswer !== null}
+                    onDates={() => setDates(true)}
+                  />
                 </PanelBoundary>
               </Column>
             </>

@@ -114,6 +114,18 @@ function toRequest(
   };
 }
 
+/** What the consultant is asked about a plant of a case; null while the case is not loaded. */
+export function requestFor(state: WithCases, caseId: string, plantId: string): PlantRequest | null {
+  const record = selectRecord(state, caseId);
+  const plant = record?.plants.find(({ id }) => id === plantId);
+  if (!record || !plant) return null;
+  const { weather, clinic } = state.desk;
+  return toRequest(caseId, plant, record, {
+    experience: [...selectSeen(state)],
+    weather: stationDays(weather, clinic, plant.place, plant.date),
+  });
+}
+
 /** What the consultant is asked about the open plant; null while the case is not loaded. */
 export const selectRequest = createSelector(
   (_state: WithCases, caseId: string) => caseId,
