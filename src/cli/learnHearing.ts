@@ -210,7 +210,7 @@ function readFold(fold: number) {
     library.synonyms,
   );
   const sentences = plain.filter((_, i) => folds[i] === fold).map(judge);
-  return { sentences, kinship: relationsOf(library.implied, reportedTogether) };
+  return { sentences, relations: relationsOf(library.implied, reportedTogether) };
 }
 
 const byFold = Array.from({ length: FOLDS }, (_, fold) => readFold(fold));
@@ -221,14 +221,14 @@ const readings = fitNamed(
   READINGS_LOOSE,
 );
 /** Each reading with its rivals, which are of the same sentence. */
-const contested = byFold.flatMap(({ sentences, kinship }) =>
+const contested = byFold.flatMap(({ sentences, relations }) =>
   sentences.flatMap((sentence) => {
     const odds = sentence.map(({ traits }) => oddsBy(readings, traits));
     const contenders = sentence.map(({ reading }, i) => ({
       ...reading,
       odds: odds[i] ?? reading.logOdds,
     }));
-    return rivalriesOf(contenders, kinship).map((rivalry, i) => ({
+    return rivalriesOf(contenders, relations).map((rivalry, i) => ({
       values: RIVALRY_NAMES.map((name) => rivalry[name]),
       right: sentence[i]?.right ?? false,
     }));
