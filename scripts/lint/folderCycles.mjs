@@ -39,7 +39,15 @@ export function wayBetween(imports, from, to) {
   return null;
 }
 
-let known = null;
+/** Editors keep the rule loaded while files change, so that what was read is read anew after so many milliseconds. */
+const FRESH_MS = 10_000;
+let known = { imports: null, readAt: 0 };
+
+function importsOf(root) {
+  if (Date.now() - known.readAt > FRESH_MS)
+    known = { imports: folderImports(root), readAt: Date.now() };
+  return known.imports;
+}
 
 /** Refuses an import that closes a ring of folders: no folder may reach itself through others. */
 export const noFolderCycles = {
@@ -51,12 +59,12 @@ export const noFolderCycles = {
   create(context) {
     const root = join(context.cwd, 'src');
     if (!isSource(context.filename)) return {};
-    known ??= folderImports(root);
+    const imports = importsOf(root);
     const check = ({ source }) => {
       if (!source?.value?.startsWith?.('.')) return;
       const from = dirname(context.filename);
       const to = dirname(resolve(from, source.value));
-      const back = from === to ? null : wayBetween(known, to, from);
+      const back = from === to ? null : wayBetween(imports, to, from);
       if (!back) return;
       const way = [from, ...back].map((folder) => relative(root, folder) || '.').join(' > ');
       context.report({ node: source, messageId: 'cycle', data: { way } });

@@ -227,8 +227,6 @@ function describeCause(library: Compiled, ranked: RankedCause): ConsultResponse[
   };
 }
 
-const distinct = (texts: readonly string[]): string[] => [...new Set(texts)];
-
 function describeAdvice({ advice }: Consultation, today: Day): ConsultResponse['advice'] {
   return {
     verdict: advice.verdict,
@@ -242,10 +240,10 @@ function describeAdvice({ advice }: Consultation, today: Day): ConsultResponse['
         to: when.to === null ? null : isoDay(when.to),
         note: whenText(when.state, today),
       },
-      cautions: distinct(cautions.map(cautionText)),
+      cautions: cautions.map(cautionText),
       product: work !== null && isPesticide(work.treatment),
     })),
-    cautions: distinct(advice.cautions.map(cautionText)),
+    cautions: advice.cautions.map(cautionText),
     refer: advice.refer.map(referralText),
     notDoing: advice.notDoing.map(({ text, why }) => ({ text, why: notDoingText(why) })),
     differ: advice.differ.map(({ over, here, others, why }) => ({ over, here, others, why })),

@@ -1,7 +1,7 @@
 import { OPENED_CASE } from '../test/caseRecord.ts';
 import { applyCaseEvent } from './applyCaseEvent.ts';
 import type { CaseEvent, LoggedEvent } from './caseEvents.ts';
-import { NO_PLAN, type CaseRecord } from './cases.ts';
+import { caseRecordSchema, NO_PLAN, type CaseRecord } from './cases.ts';
 
 const RECORD = OPENED_CASE;
 const after = (...events: LoggedEvent[]): CaseRecord => events.reduce(applyCaseEvent, RECORD);
@@ -118,5 +118,17 @@ describe('the plan of a plant', () => {
   it('forgets an event that was not seen after all', () => {
     const seen = { kind: 'event-seen', plantId, event: 'first moth' } as const;
     expect(planAfter({ ...seen, on: '2026-05-20' }, { ...seen, on: null })).toEqual(NO_PLAN);
+  });
+});
+
+describe('the answer that a case was closed with', () => {
+  const [plant] = RECORD.plants;
+
+  it.each([
+    ['an earlier version stored in another form', { closingAnswer: { headline: 'as it was' } }],
+    ['is not there', { closingAnswer: undefined }],
+  ])('is read as none where it %s', (_name, stored) => {
+    const read = caseRecordSchema.parse({ ...RECORD, plants: [{ ...plant, ...stored }] });
+    expect(read.plants[0]?.closingAnswer).toBeNull();
   });
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
 import {
+  closingAnswerSchema,
   CASE_STATUSES,
   idSchema,
   storedAnswerSchema,
@@ -11,7 +12,7 @@ import {
   outcomeSchema,
   conflictSchema,
 } from './cases.ts';
-import { consultResponseSchema, isoDateSchema, MAX_CHARACTERS, placeSchema } from './consult.ts';
+import { isoDateSchema, MAX_CHARACTERS, placeSchema } from './consult.ts';
 import { problemSchema } from './problem.ts';
 import { textSchema } from './storableText.ts';
 
@@ -54,7 +55,7 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('closing-answer-stored'),
     plantId,
-    answer: consultResponseSchema,
+    answer: closingAnswerSchema,
   }),
   z.strictObject({ kind: z.literal('outcome-set'), plantId, outcome: outcomeSchema.nullable() }),
   z.strictObject({ kind: z.literal('harvest-set'), plantId, on: isoDateSchema.nullable() }),

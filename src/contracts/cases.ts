@@ -55,6 +55,12 @@ export type CasePlan = z.infer<typeof casePlanSchema>;
 /** A plan of which nothing is known yet. */
 export const NO_PLAN: CasePlan = { harvest: null, labels: {}, done: [], kept: [], seen: {} };
 
+/**
+ * An answer as it was when a case was closed. One that an earlier version stored in another form is read as none: it must
+ * not keep the case from being opened.
+ */
+export const closingAnswerSchema = consultResponseSchema.nullable().catch(null);
+
 /** One plant of a case: what was said about it and what it depends on. */
 export const casePlantSchema = z.strictObject({
   id: z.string(),
@@ -67,7 +73,7 @@ export const casePlantSchema = z.strictObject({
   answers: z.array(storedAnswerSchema),
   knowledgeVersion: z.string().nullable(),
   /** What was answered when the case was closed, so that it can be read as it was; null before, and after a change. */
-  closingAnswer: consultResponseSchema.nullable().default(null),
+  closingAnswer: closingAnswerSchema,
   outcome: outcomeSchema.nullable(),
   plan: casePlanSchema,
 });

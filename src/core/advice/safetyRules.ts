@@ -22,19 +22,12 @@ const warn = (caution: Caution): Ruling => ({ kind: 'caution', caution });
 const warnPlan = (caution: Caution): Ruling => ({ kind: 'plan-caution', caution });
 const forbid = (reason: SafetyReason): Ruling => ({ kind: 'forbid', reason });
 
-const KILLING: readonly ProductClass[] = [
-  'insecticide',
-  'miticide',
-  'molluscicide',
-  'fungicide',
-  'bactericide',
-  'herbicide',
-  'rodenticide',
-];
+/** Product classes that kill nothing; every other one, and any new one, is taken to kill. */
+const HARMLESS: readonly ProductClass[] = ['repellent', 'nutrient'];
 
 /** A product that kills something, as against a practice, a feed or a repellent. */
 export function isPesticide(treatment: Treatment): boolean {
-  return treatment.classes.some((one) => KILLING.includes(one));
+  return treatment.classes.some((one) => !HARMLESS.includes(one));
 }
 
 /** Findings of the library that the rules look for. */

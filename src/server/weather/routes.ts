@@ -78,15 +78,15 @@ async function keepWeather(
   };
 }
 
-const MAX_TOLD = 8;
+const MAX_SHOWN = 8;
 
 function unreadable(problems: readonly StationProblem[]): Problem {
-  const told = problems.slice(0, MAX_TOLD).map(stationProblemText);
-  const more = problems.length - told.length;
+  const shown = problems.slice(0, MAX_SHOWN).map(stationProblemText);
+  const more = problems.length - shown.length;
   return {
     code: 'invalid-field',
     field: 'csv',
-    message: `Nothing was taken in. ${told.join(' ')}${more > 0 ? ` And ${more} more lines.` : ''}`,
+    message: `Nothing was taken in. ${shown.join(' ')}${more > 0 ? ` And ${more} more lines.` : ''}`,
     cure: 'Mend these lines and send the file again.',
   };
 }

@@ -95,8 +95,8 @@ export function startConsulting(
 }
 
 /**
- * Closes a case with the answers that stand, so that it can be read later as it was, whatever the library has learned by
- * then. A plant that cannot be answered now is closed without.
+ * Closes a case at once, and then stores its answers with it, so that it can be read later as it was, whatever the library
+ * has learned by then. A plant that cannot be answered now stays without.
  */
 export async function closeCase(
   store: Store,
@@ -104,19 +104,18 @@ export async function closeCase(
   who: Author,
   caseId: string,
 ): Promise<void> {
+  recordEvent(store, who, caseId, { kind: 'status-set', status: 'closed' });
   for (const { id: plantId, words } of selectRecord(store.getState(), caseId)?.plants ?? []) {
     const request = words === '' ? null : requestFor(store.getState(), caseId, plantId);
     const answer = request && (await consultant.ask(request.body));
-    // Words may have come in meanwhile.
-    if (answer?.ok !== true || requestFor(store.getState(), caseId, plantId)?.key !== request?.key)
-      continue;
+    const isCurrent = requestFor(store.getState(), caseId, plantId)?.key === request?.key;
+    if (!answer?.ok || !isCurrent) continue;
     recordEvent(store, who, caseId, {
       kind: 'closing-answer-stored',
       plantId,
       answer: answer.value,
     });
   }
-  recordEvent(store, who, caseId, { kind: 'status-set', status: 'closed' });
 }
 
 /** Shows what the ranking would be without one finding; null shows it as it is. */
