@@ -38,7 +38,7 @@ function readExamples(): readonly LabelledSentence[] {
 }
 
 /** Says what was misheard in a sentence; nothing when all was right. */
-function tell({ say }: LabelledSentence, { plantOk, plant, missed, wrong }: SentenceMarks): void {
+function report({ say }: LabelledSentence, { plantOk, plant, missed, wrong }: SentenceMarks): void {
   if (plantOk && wrong.length === 0 && missed.length === 0) return;
   console.log(say);
   if (!plantOk) console.log(`    plant heard: ${plant}`);
@@ -62,7 +62,7 @@ const judged = FILES.map((name) => ({
   marks: labelledSentences(name).map((sentence) => {
     const marked = judge(sentence);
     // What is held out is not shown, so that nothing is corrected by it.
-    if (!HELD_OUT.has(name)) tell(sentence, marked);
+    if (!HELD_OUT.has(name)) report(sentence, marked);
     return marked;
   }),
 }));

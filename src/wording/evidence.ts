@@ -1,6 +1,6 @@
 /** Labels of evidence that is no finding of the library. */
-export const TEXT_SIMILARITY_LABEL = 'Told in words like its description';
-export const REQUEST_LABEL = 'Asks what to do, and tells of nothing seen';
+export const TEXT_SIMILARITY_LABEL = 'Words match its description';
+export const REQUEST_LABEL = 'Only asks what to do; nothing seen is reported';
 
 /** The label of a finding that was denied. */
 export function deniedLabel(label: string): string {

@@ -43,7 +43,7 @@ function understoodOf(library: Compiled): (plant: PlantId) => ReadonlySet<string
   };
 }
 
-/** Makes the languageContext of a library: what it can hear, and what can be meant of which plant. Answers are kept. */
+/** Makes the language context of a library: what can be extracted, and what can be meant of which plant. Cached by plant. */
 export function makeLanguageContext(library: Compiled): LanguageContext {
   const kinds = kindsOf(library);
   const { lineage, traits } = library.taxonomy;
