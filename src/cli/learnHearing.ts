@@ -1,3 +1,4 @@
+import { entryAt } from '../core/util/entryAt.ts';
 import { writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { stringify } from 'yaml';
@@ -177,7 +178,7 @@ function judgedReadings(words: Words): (sentence: LabelledSentence) => readonly 
 /** Log-odds of a reading by the weights of its traits. */
 const oddsBy = (weights: Record<string, number>, traits: readonly number[]): number =>
   FEATURE_NAMES.reduce(
-    (sum, name, i) => sum + (weights[name] ?? 0) * (traits[i] ?? 0),
+    (sum, name, i) => sum + (weights[name] ?? 0) * entryAt(traits, i),
     weights.always ?? 0,
   );
 

@@ -1,3 +1,4 @@
+import { addAt, entryAt, indexAt, numberAt } from '../core/util/entryAt.ts';
 /** Rows of a sparse matrix: the columns of row r and their values stand from starts[r] up to starts[r + 1]. */
 export interface SparseRows {
   readonly starts: Int32Array;
@@ -15,7 +16,7 @@ export function sparseRows(
   counts: readonly number[] = rows.map(() => 1),
 ): SparseRows {
   const starts = new Int32Array(rows.length + 1);
-  rows.forEach((row, r) => (starts[r + 1] = (starts[r] ?? 0) + row.length));
+  rows.forEach((row, r) => (starts[r + 1] = indexAt(starts, r) + row.length));
   const cells = rows.flat();
   return {
     starts,
@@ -31,7 +32,7 @@ export type Weights = Float64Array;
 
 const dot = (a: Float64Array, b: Float64Array): number => {
   let sum = 0;
-  for (let i = 0; i < a.length; i++) sum += (a[i] ?? 0) * (b[i] ?? 0);
+  for (let i = 0; i < a.length; i++) sum += numberAt(a, i) * numberAt(b, i);
   return sum;
 };
 
@@ -46,9 +47,10 @@ function lossOf(
   let loss = 0.5 * dot(weights, weights);
   gradient.set(weights);
   for (let r = 0; r < labels.length; r++) {
-    const [from, to] = [starts[r] ?? 0, starts[r + 1] ?? 0];
+    const [from, to] = [indexAt(starts, r), indexAt(starts, r + 1)];
     let odds = weights[width] ?? 0;
-    for (let k = from; k < to; k++) odds += (weights[columns[k] ?? 0] ?? 0) * (values[k] ?? 0);
+    for (let k = from; k < to; k++)
+      odds += (weights[indexAt(columns, k)] ?? 0) * numberAt(values, k);
     const weight = loose * (counts[r] ?? 1);
     const margin = labels[r] === 1 ? odds : -odds;
     loss +=
@@ -56,10 +58,10 @@ function lossOf(
       (margin > 0 ? Math.log1p(Math.exp(-margin)) : -margin + Math.log1p(Math.exp(margin)));
     const pull = (weight * (labels[r] === 1 ? -1 : 1)) / (1 + Math.exp(margin));
     for (let k = from; k < to; k++) {
-      const column = columns[k] ?? 0;
-      gradient[column] = (gradient[column] ?? 0) + pull * (values[k] ?? 0);
+      const column = indexAt(columns, k);
+      addAt(gradient, column, pull * numberAt(values, k));
     }
-    gradient[width] = (gradient[width] ?? 0) + pull;
+    addAt(gradient, width, pull);
   }
   return loss;
 }
@@ -86,15 +88,14 @@ function directionOf(gradient: Float64Array, steps: readonly Step[]): Float64Arr
     const share = scale * dot(moved, direction);
     shares.push(share);
     for (let i = 0; i < direction.length; i++)
-      direction[i] = (direction[i] ?? 0) - share * (turned[i] ?? 0);
+      direction[i] = numberAt(direction, i) - share * numberAt(turned, i);
   }
   const last = steps.at(-1);
   const size = last ? 1 / (last.scale * dot(last.turned, last.turned)) : 1;
-  for (let i = 0; i < direction.length; i++) direction[i] = (direction[i] ?? 0) * size;
+  for (let i = 0; i < direction.length; i++) direction[i] = numberAt(direction, i) * size;
   for (const { moved, turned, scale } of steps) {
     const share = (shares.pop() ?? 0) - scale * dot(turned, direction);
-    for (let i = 0; i < direction.length; i++)
-      direction[i] = (direction[i] ?? 0) + share * (moved[i] ?? 0);
+    for (let i = 0; i < direction.length; i++) addAt(direction, i, share * numberAt(moved, i));
   }
   return direction;
 }
@@ -119,14 +120,14 @@ export function fitLogistic(rows: SparseRows, labels: Uint8Array, loose: number)
     let next = weights;
     let nextLoss = Infinity;
     for (; size > 1e-10; size /= 2) {
-      next = weights.map((one, i) => one + size * (direction[i] ?? 0));
+      next = weights.map((one, i) => one + size * numberAt(direction, i));
       nextLoss = lossOf(rows, labels, loose, next, nextGradient);
       if (nextLoss <= loss + ARMIJO * size * slope) break;
     }
     if (!(nextLoss < loss)) break;
     const [before, turnedFrom] = [weights, gradient];
     const moved = next.map((one, i) => one - (before[i] ?? 0));
-    const turned = nextGradient.map((one, i) => one - (turnedFrom[i] ?? 0));
+    const turned = nextGradient.map((one, i) => one - numberAt(turnedFrom, i));
     const curve = dot(moved, turned);
     if (curve > 1e-12) steps = [...steps, { moved, turned, scale: 1 / curve }].slice(-REMEMBERED);
     [weights, gradient, loss] = [next, nextGradient, nextLoss];
@@ -153,13 +154,13 @@ export function fitNamed(
   loose: number,
 ): Record<string, number> {
   const spread = names.map((_, i) => {
-    const mean = cases.reduce((sum, { values }) => sum + (values[i] ?? 0), 0) / cases.length;
-    const square = cases.reduce((sum, { values }) => sum + ((values[i] ?? 0) - mean) ** 2, 0);
+    const mean = cases.reduce((sum, { values }) => sum + entryAt(values, i), 0) / cases.length;
+    const square = cases.reduce((sum, { values }) => sum + (entryAt(values, i) - mean) ** 2, 0);
     return { mean, deviation: Math.sqrt(square / cases.length) || 1 };
   });
   const rows = sparseRows(
     cases.map(({ values }) =>
-      spread.map(({ mean, deviation }, i) => [i, ((values[i] ?? 0) - mean) / deviation] as const),
+      spread.map(({ mean, deviation }, i) => [i, (entryAt(values, i) - mean) / deviation] as const),
     ),
     names.length,
   );

@@ -1,3 +1,4 @@
+import { entryAt } from '../core/util/entryAt.ts';
 import { resolve } from 'node:path';
 import { makeDecision } from '../core/questions/decision.ts';
 import { buildNetwork, positionsIn, type Network } from '../core/diagnosis/network.ts';
@@ -186,7 +187,7 @@ function stopping(
     return at < 0 ? run.length - 1 : at;
   });
   const end = (field: 'seconds' | 'loss'): readonly number[] =>
-    standings.map((run, i) => run[ends[i] ?? 0]?.[field] ?? 0);
+    standings.map((run, i) => run[entryAt(ends, i)]?.[field] ?? 0);
   const losses = end('loss');
   return { questions: meanOf(ends), seconds: meanOf(end('seconds')), loss: meanOf(losses), losses };
 }
@@ -220,7 +221,7 @@ for (const [name, standings] of runs) {
   if (name === PRODUCT) continue;
   const paid = stopping(standings, ({ worth }) => worth <= GAINED_LATER);
   print(`${name}, while each pays alone`, paid);
-  const more = product.losses.map((loss, i) => loss - (paid.losses[i] ?? 0));
+  const more = product.losses.map((loss, i) => loss - entryAt(paid.losses, i));
   const [mean, squares] = [meanOf(more), meanOf(more.map((one) => one * one))];
   const error = Math.sqrt((squares - mean * mean) / more.length);
   console.log(

@@ -1,3 +1,4 @@
+import { entryAt } from '../core/util/entryAt.ts';
 import { ANSWER_SURE } from '../core/questions/candidates.ts';
 import { reliabilityOf, type Report } from '../core/diagnosis/evidence.ts';
 import { presenceAt } from '../core/diagnosis/likelihood.ts';
@@ -30,10 +31,10 @@ export interface SimulatedEnquirer {
 
 function drawOne(random: () => number, weights: ArrayLike<number>): number {
   let total = 0;
-  for (let h = 0; h < weights.length; h++) total += weights[h] ?? 0;
+  for (let h = 0; h < weights.length; h++) total += entryAt(weights, h);
   let left = random() * total;
   for (let h = 0; h < weights.length; h++) {
-    left -= weights[h] ?? 0;
+    left -= entryAt(weights, h);
     if (left <= 0) return h;
   }
   return weights.length - 1;

@@ -1,8 +1,9 @@
+import { indexAt } from '../core/util/entryAt.ts';
 /** An RFC 9562 version 4 id. Made of random values, as `crypto.randomUUID` is missing where a page came over plain HTTP. */
 export function newId(): string {
   const bytes = crypto.getRandomValues(new Uint8Array(16));
-  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
-  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
+  bytes[6] = (indexAt(bytes, 6) & 0x0f) | 0x40;
+  bytes[8] = (indexAt(bytes, 8) & 0x3f) | 0x80;
   const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
   return [
     hex.slice(0, 8),

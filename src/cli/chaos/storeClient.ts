@@ -1,3 +1,4 @@
+import { entryAt } from '../../core/util/entryAt.ts';
 import { newId } from '../../contracts/ids.ts';
 import { diffText } from '../../contracts/textEdits.ts';
 import type { CaseRecord } from '../../contracts/cases.ts';
@@ -120,7 +121,7 @@ export class StoreClient {
     const inHalves = this.#random() < 0.5;
     const before = record.plants[0]?.words ?? '';
     const gaps = [0, ...[...before.matchAll(/ /g)].map(({ index }) => index + 1), before.length];
-    const at = gaps[Math.floor(this.#random() * gaps.length)] ?? 0;
+    const at = entryAt(gaps, Math.floor(this.#random() * gaps.length));
     const written = inHalves ? word.slice(0, -1) : word;
     const lead = at > 0 && before[at - 1] !== ' ' ? ' ' : '';
     const after = `${before.slice(0, at)}${lead}${written}${at < before.length ? ' ' : ''}${before.slice(at)}`;

@@ -1,3 +1,4 @@
+import { entryAt } from '../../core/util/entryAt.ts';
 import { newId } from '../../contracts/ids.ts';
 import { hostileRequests, type RawRequest } from './hostileRequests.ts';
 import { sendAll, sendRaw } from './sendRequests.ts';
@@ -41,9 +42,10 @@ const healthRequest: RawRequest = {
 };
 
 const percentile = (values: readonly number[], share: number): number =>
-  [...values].sort((a, b) => a - b)[
-    Math.min(values.length - 1, Math.floor(values.length * share))
-  ] ?? 0;
+  entryAt(
+    [...values].sort((a, b) => a - b),
+    Math.min(values.length - 1, Math.floor(values.length * share)),
+  );
 
 /** Looks at the health while many consult at once; times in milliseconds. */
 async function healthUnderLoad(port: number) {

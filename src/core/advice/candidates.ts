@@ -1,3 +1,4 @@
+import { entryAt, numberAt } from '../util/entryAt.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
@@ -52,10 +53,10 @@ export function harmPoints(harm: Harm): number {
  */
 export function suspectsOf(network: Network, posterior: Posterior): readonly Suspect[] {
   const { ranking, causes } = posterior;
-  const leader = causes[ranking[0] ?? 0] ?? 0;
+  const leader = numberAt(causes, entryAt(ranking, 0));
   const least = Math.max(MIN_PROBABILITY, MIN_SHARE_OF_LEADER * leader);
   return ranking.flatMap((position) => {
-    const [cause, probability] = [network.causes[position], causes[position] ?? 0];
+    const [cause, probability] = [network.causes[position], numberAt(causes, position)];
     return cause && probability >= least
       ? [{ cause, probability, harm: harmPoints(cause.harm) }]
       : [];

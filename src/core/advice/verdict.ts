@@ -1,3 +1,4 @@
+import { numberAt } from '../util/entryAt.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
@@ -27,7 +28,8 @@ export interface Lead {
 
 function likeliestBut({ causes }: Posterior, position: number): number {
   let next = 0;
-  for (let i = 0; i < causes.length; i++) if (i !== position) next = Math.max(next, causes[i] ?? 0);
+  for (let i = 0; i < causes.length; i++)
+    if (i !== position) next = Math.max(next, numberAt(causes, i));
   return next;
 }
 
@@ -41,7 +43,7 @@ export function leadOf(network: Network, posterior: Posterior): Lead | null {
     .filter((position) => position !== undefined)
     .map((position) => ({
       cause: network.causes[position],
-      probability: posterior.causes[position] ?? 0,
+      probability: numberAt(posterior.causes, position),
       next: likeliestBut(posterior, position),
     }))
     .filter((lead): lead is Lead => lead.cause !== undefined)

@@ -1,3 +1,4 @@
+import { numberAt } from '../util/entryAt.ts';
 import { planAdvice, type Advice } from '../advice/plan.ts';
 import type { AdviceContext, Approach, Channel } from '../advice/context.ts';
 import { findConflicts, type Conflict, type SameWords } from '../diagnosis/conflicts.ts';
@@ -17,6 +18,7 @@ import { mentionProbability } from '../diagnosis/nonMention.ts';
 import { findQuestions, rankSamples, type Inquiry, type Question } from '../questions/questions.ts';
 import { applyStoppingRule, type StoppingDecision } from '../questions/stopping.ts';
 import { isRelevant } from '../diagnosis/weigh.ts';
+import { memoize } from '../util/memoize.ts';
 import { makeLanguageContext } from '../library/languageContext.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
@@ -141,7 +143,7 @@ function rankCauses(
     return [
       {
         cause,
-        probability: posterior.causes[i] ?? 0,
+        probability: numberAt(posterior.causes, i),
         arguments: argumentsFor(network, evidence, i),
         versus:
           against && rival !== undefined
@@ -155,7 +157,7 @@ function rankCauses(
                 ),
               }
             : null,
-        seenHere: cases > 0 ? { cases, factor: network.learned[i] ?? 1 } : null,
+        seenHere: cases > 0 ? { cases, factor: numberAt(network.learned, i) } : null,
       },
     ];
   });
@@ -163,21 +165,8 @@ function rankCauses(
 
 const countWords = (text: string): number => text.split(/\s+/).filter(Boolean).length;
 
-/** Networks, almanacs and what was heard, kept between enquiries; an advisor's day needs a handful. */
-const MAX_KEPT = 64;
-
-function memoizeBounded<K, T>(make: (key: K) => T, keyOf: (key: K) => string): (key: K) => T {
-  const kept = new Map<string, T>();
-  return (key) => {
-    const name = keyOf(key);
-    const known = kept.get(name);
-    if (known !== undefined) return known;
-    if (kept.size >= MAX_KEPT) kept.clear();
-    const made = make(key);
-    kept.set(name, made);
-    return made;
-  };
-}
+/** Networks, almanacs and parsed texts that are cached; an advisor's day needs a handful. */
+const MAX_CACHED = 64;
 
 interface Setting {
   readonly plant: PlantId | null;
@@ -189,6 +178,8 @@ interface Setting {
 }
 
 type Spoken = Pick<Enquiry, 'words' | 'plant'>;
+
+const spokenKey = ({ words, plant }: Spoken): string => `${plant ?? ''} ${words}`;
 
 type Whereabouts = Pick<Setting, 'place' | 'weather'>;
 
@@ -217,32 +208,38 @@ interface Kept {
  */
 export function createConsultant(library: Compiled): Consultant {
   const makeAlmanac = createAlmanacs(library.places);
-  const almanacs = memoizeBounded(
-    ({ place, weather }: Whereabouts) => makeAlmanac(place, weather),
-    whereKey,
-  );
-  const networks = memoizeBounded(
+  const almanacs = memoize(({ place, weather }: Whereabouts) => makeAlmanac(place, weather), {
+    keyOf: whereKey,
+    max: MAX_CACHED,
+  });
+  const networks = memoize(
     (setting: Setting) =>
       buildNetwork(library, setting.plant, { ...setting, almanac: almanacs(setting) }),
-    (setting) =>
-      `${setting.plant ?? ''} ${whereKey(setting)} ${setting.today} ${setting.since ?? ''} ${[...setting.experience].join(' ')}`,
+    {
+      keyOf: (setting) =>
+        `${setting.plant ?? ''} ${whereKey(setting)} ${setting.today} ${setting.since ?? ''} ${[...setting.experience].join(' ')}`,
+      max: MAX_CACHED,
+    },
   );
   const languageContext = makeLanguageContext(library);
-  const extracting = memoizeBounded(
-    ({ words, plant }: Spoken) => extract(languageContext, words, plant),
-    ({ words, plant }) => `${plant ?? ''} ${words}`,
-  );
-  const partsOf = memoizeBounded(
+  const extracting = memoize(({ words, plant }: Spoken) => extract(languageContext, words, plant), {
+    keyOf: spokenKey,
+    max: MAX_CACHED,
+  });
+  const partsOf = memoize(
     ({ words, plant }: Spoken) =>
       plant === null && extracting({ words, plant }).plants.length > 1
         ? partByPlant(languageContext, words)
         : [],
-    ({ words, plant }) => `${plant ?? ''} ${words}`,
+    { keyOf: spokenKey, max: MAX_CACHED },
   );
-  const amounts = memoizeBounded(
+  const amounts = memoize(
     ({ words, place, today }: Enquiry) =>
       saidAmounts(words, { today, south: place.lat < 0, fahrenheit: usesFahrenheit(place) }),
-    ({ words, place: { lat, lon }, today }) => `${lat} ${lon} ${today} ${words}`,
+    {
+      keyOf: ({ words, place: { lat, lon }, today }) => `${lat} ${lon} ${today} ${words}`,
+      max: MAX_CACHED,
+    },
   );
   const kept: Kept = { almanacs, networks, extracting, partsOf, amounts };
   return (enquiry) => consult(library, enquiry, kept);

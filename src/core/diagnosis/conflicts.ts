@@ -1,3 +1,4 @@
+import { entryAt } from '../util/entryAt.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { FindingId } from '../schema/common.ts';
 import type { Report } from './evidence.ts';
@@ -93,7 +94,7 @@ function seldomTogether(
     affirmed.slice(i + 1).forEach((b, k) => {
       if (sameWords(a.finding, b.finding)) return;
       const together = priorProbability(network, jointly(a.likelihood, b.likelihood));
-      const ratio = ((alone[i] ?? 0) * (alone[i + 1 + k] ?? 0)) / together;
+      const ratio = (entryAt(alone, i) * entryAt(alone, i + 1 + k)) / together;
       if (ratio > worst.ratio) worst = { ratio, findings: [a.finding, b.finding] };
     });
   });

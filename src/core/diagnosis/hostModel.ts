@@ -2,6 +2,7 @@ import type { Compiled } from '../library/compile.ts';
 import type { CauseId, PlantId } from '../schema/common.ts';
 import { causesOfHosts, hostsOf, type HostCauses, type HostProbability } from './hosts.ts';
 import { stagedNodes, type StagedNodes } from './nodes.ts';
+import { memoize, memoizeByObject } from '../util/memoize.ts';
 import { listPairs, type Pairs } from './pairs.ts';
 
 /** What the networks of a plant have in common at every place and date. */
@@ -26,21 +27,17 @@ function makeHostModel(library: Compiled, plant: PlantId | null): HostModel {
   };
 }
 
-/** Plants whose frames are kept with a library; each takes about a megabyte. */
-const MAX_KEPT = 48;
-const frames = new WeakMap<Compiled, Map<PlantId | null, HostModel>>();
+/** Plants whose models are cached with a library; each takes about a megabyte. */
+const MAX_CACHED = 48;
+
+const modelsOf = memoizeByObject((library: Compiled) =>
+  memoize((plant: PlantId | null) => makeHostModel(library, plant), { max: MAX_CACHED }),
+);
 
 /**
  * The host model of a plant, of the kinds of a group, or with `plant` null of every kind in the library, with the
- * prior probability of each kind. The 64 models used last are cached.
+ * prior probability of each kind. The 48 models used last are cached.
  */
 export function hostModelOf(library: Compiled, plant: PlantId | null): HostModel {
-  const kept = frames.get(library) ?? new Map<PlantId | null, HostModel>();
-  frames.set(library, kept);
-  const frame = kept.get(plant) ?? makeHostModel(library, plant);
-  kept.delete(plant);
-  kept.set(plant, frame);
-  const [oldest] = kept.keys();
-  if (kept.size > MAX_KEPT && oldest !== undefined) kept.delete(oldest);
-  return frame;
+  return modelsOf(library)(plant);
 }

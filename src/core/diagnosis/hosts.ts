@@ -1,3 +1,4 @@
+import { entryAt, numberAt } from '../util/entryAt.ts';
 import { commonnessOf, popularityOf, type Compiled } from '../library/compile.ts';
 import { isSeasonless, type Cause } from '../schema/cause.ts';
 import type { PlantId } from '../schema/common.ts';
@@ -73,7 +74,7 @@ export function causesOfHosts(library: Compiled, hosts: readonly HostProbability
   const common = taken.map((factors) =>
     tabulate(causes.length, (i) => {
       const id = causes[i]?.id;
-      return id === undefined ? 0 : (factors.get(id) ?? 0) * (commonness[i] ?? 0);
+      return id === undefined ? 0 : (factors.get(id) ?? 0) * entryAt(commonness, i);
     }),
   );
   const indoors = hosts.map(({ plant }) => library.taxonomy.traits(plant).indoors === true);
@@ -105,12 +106,12 @@ export function weighHosts(
   );
   const plain = common.map((row, h) => {
     const factors = indoors[h] === true ? indoorSeasons : seasons;
-    return tabulate(row.length, (i) => (row[i] ?? 0) * (factors[i] ?? 0));
+    return tabulate(row.length, (i) => numberAt(row, i) * numberAt(factors, i));
   });
   const learned = plain.map((weights) => learnedFactors(causes, weights, experience));
   if (experience.size === 0) return { weights: plain, learned };
   const weights = plain.map((row, h) =>
-    tabulate(row.length, (i) => (row[i] ?? 0) * (learned[h]?.[i] ?? 1)),
+    tabulate(row.length, (i) => numberAt(row, i) * numberAt(entryAt(learned, h), i)),
   );
   return { weights, learned };
 }

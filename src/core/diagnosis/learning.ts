@@ -1,3 +1,4 @@
+import { entryAt, numberAt } from '../util/entryAt.ts';
 import type { CauseId } from '../schema/common.ts';
 import { sum } from '../util/maths.ts';
 
@@ -62,13 +63,15 @@ export function learnedFactors(
 ): Float64Array {
   const unmoved = new Float64Array(causes.length).fill(1);
   if (experience.size === 0) return unmoved;
-  const seen = causes.map(({ id }, i) => ((weights[i] ?? 0) > 0 ? (experience.get(id) ?? 0) : 0));
+  const seen = causes.map(({ id }, i) =>
+    numberAt(weights, i) > 0 ? (experience.get(id) ?? 0) : 0,
+  );
   const [total, cases] = [sum(weights), sum(seen)];
   if (cases === 0 || total === 0) return unmoved;
   return weights.map((weight, i) => {
     if (weight === 0) return 1;
     const share = weight / total;
-    const learned = (LIBRARY_CASES * share + (seen[i] ?? 0)) / (LIBRARY_CASES + cases);
+    const learned = (LIBRARY_CASES * share + entryAt(seen, i)) / (LIBRARY_CASES + cases);
     return Math.min(MAX_FACTOR, Math.max(1 / MAX_FACTOR, learned / share));
   });
 }

@@ -1,3 +1,4 @@
+import { entryAt, indexAt, numberAt } from '../util/entryAt.ts';
 import { tabulate } from '../util/maths.ts';
 import {
   firstPair,
@@ -42,7 +43,8 @@ export function presenceUnder(
   i: number,
   j: number,
 ): number {
-  const missed = (i === NONE ? 1 : (inhibition[i] ?? 1)) * (j === NONE ? 1 : (inhibition[j] ?? 1));
+  const missed =
+    (i === NONE ? 1 : numberAt(inhibition, i)) * (j === NONE ? 1 : numberAt(inhibition, j));
   return 1 - (1 - background) * missed;
 }
 
@@ -79,7 +81,7 @@ export function likelihoodInProportion(
   unshown: number,
 ): Likelihood {
   const part = (shown - unshown) * (1 - background);
-  const missOf = (i: number): number => (i === NONE ? 1 : (inhibition[i] ?? 1));
+  const missOf = (i: number): number => (i === NONE ? 1 : numberAt(inhibition, i));
   return {
     support: shownBy,
     unknown: unshown + (shown - unshown) * unknownCauseProbability(background),
@@ -95,7 +97,7 @@ export function likelihoodAt(network: Network, likelihood: Likelihood, hypothesi
   if (pair < 0)
     return likelihood.given(hypothesis < FIRST_SINGLE ? NONE : hypothesis - FIRST_SINGLE, NONE);
   const { first, second } = network.pairs;
-  return likelihood.given(first[pair] ?? NONE, second[pair] ?? NONE);
+  return likelihood.given(indexAt(first, pair), indexAt(second, pair));
 }
 
 /** Probability of a finding under the hypothesis at a 0-indexed position, see {@link presenceUnder}. */
@@ -128,16 +130,16 @@ export function priorProbability(
   const { prior, pairs, pairPrior } = network;
   const base = given(NONE, NONE);
   const start = firstPair(network);
-  let chance = base + (prior[NOT_IN_LIBRARY] ?? 0) * (unknown - base);
+  let chance = base + numberAt(prior, NOT_IN_LIBRARY) * (unknown - base);
   support.forEach((i, a) => {
     const own = given(i, NONE) - base;
-    chance += ((prior[FIRST_SINGLE + i] ?? 0) + (pairPrior[i] ?? 0)) * own;
+    chance += (numberAt(prior, FIRST_SINGLE + i) + numberAt(pairPrior, i)) * own;
     for (let b = a + 1; b < support.length; b++) {
-      const j = support[b] ?? 0;
+      const j = entryAt(support, b);
       const at = pairs.indexOf(i, j);
       if (at < 0) continue;
       const counted = own + given(j, NONE) - base;
-      chance += (prior[start + at] ?? 0) * (given(i, j) - base - counted);
+      chance += numberAt(prior, start + at) * (given(i, j) - base - counted);
     }
   });
   return chance;
@@ -176,7 +178,7 @@ export function multiplyAll(
 
 function isWide(single: Float64Array, touches: readonly number[]): boolean {
   for (const i of touches) {
-    const factor = single[i] ?? 1;
+    const factor = numberAt(single, i);
     if (factor > WIDEST_FACTOR || factor < 1 / WIDEST_FACTOR) return true;
   }
   return false;
@@ -191,21 +193,21 @@ function multiplyTouched(
 ): number {
   const base = given(NONE, NONE);
   const start = FIRST_SINGLE + causes.length;
-  weights[NOT_IN_LIBRARY] = ((weights[NOT_IN_LIBRARY] ?? 0) * unknown) / base;
-  const own = tabulate(support.length, (a) => given(support[a] ?? NONE, NONE) / base);
+  weights[NOT_IN_LIBRARY] = (numberAt(weights, NOT_IN_LIBRARY) * unknown) / base;
+  const own = tabulate(support.length, (a) => given(entryAt(support, a), NONE) / base);
   for (let a = 0; a < support.length; a++) {
-    const i = support[a] ?? 0;
-    const ofFirst = own[a] ?? 1;
-    single[i] = (single[i] ?? 1) * ofFirst;
-    const part = inhibitions ? inhibitions.part * (inhibitions.inhibition[i] ?? 1) : 0;
+    const i = entryAt(support, a);
+    const ofFirst = numberAt(own, a);
+    single[i] = numberAt(single, i) * ofFirst;
+    const part = inhibitions ? inhibitions.part * numberAt(inhibitions.inhibition, i) : 0;
     for (let b = a + 1; b < support.length; b++) {
-      const j = support[b] ?? 0;
+      const j = entryAt(support, b);
       const at = start + pairs.indexOf(i, j);
       if (at < start) continue;
       const both = inhibitions
-        ? inhibitions.shown - part * (inhibitions.inhibition[j] ?? 1)
+        ? inhibitions.shown - part * numberAt(inhibitions.inhibition, j)
         : given(i, j);
-      weights[at] = ((weights[at] ?? 0) * both) / (base * ofFirst * (own[b] ?? 1));
+      weights[at] = (numberAt(weights, at) * both) / (base * ofFirst * numberAt(own, b));
     }
   }
   return base;
@@ -221,14 +223,14 @@ function multiplyMembers(
   const start = firstPair(network);
   for (let i = 0; i < single.length; i++) {
     const h = FIRST_SINGLE + i;
-    const [own, like] = [single[i] ?? 1, likest[i] ?? 1];
-    weights[h] = (weights[h] ?? 0) * own * like;
-    const end = rows[i + 1] ?? 0;
-    for (let k = rows[i] ?? 0; k < end; k++) {
-      const j = second[k] ?? 0;
-      const other = likest[j] ?? 1;
-      const factor = own * (single[j] ?? 1) * (other > like ? other : like);
-      weights[start + k] = (weights[start + k] ?? 0) * factor;
+    const [own, like] = [numberAt(single, i), numberAt(likest, i)];
+    weights[h] = numberAt(weights, h) * own * like;
+    const end = indexAt(rows, i + 1);
+    for (let k = indexAt(rows, i); k < end; k++) {
+      const j = indexAt(second, k);
+      const other = numberAt(likest, j);
+      const factor = own * numberAt(single, j) * (other > like ? other : like);
+      weights[start + k] = numberAt(weights, start + k) * factor;
     }
   }
 }
@@ -236,8 +238,8 @@ function multiplyMembers(
 /** Divides by the largest weight; returns its logarithm. */
 function scale(weights: Float64Array): number {
   let largest = 0;
-  for (let h = 0; h < weights.length; h++) largest = Math.max(largest, weights[h] ?? 0);
+  for (let h = 0; h < weights.length; h++) largest = Math.max(largest, numberAt(weights, h));
   if (largest <= 0) return 0;
-  for (let h = 0; h < weights.length; h++) weights[h] = (weights[h] ?? 0) / largest;
+  for (let h = 0; h < weights.length; h++) weights[h] = numberAt(weights, h) / largest;
   return Math.log(largest);
 }

@@ -1,3 +1,4 @@
+import { indexAt } from '../util/entryAt.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
@@ -44,7 +45,7 @@ export function positionsIn(network: Network, hypothesis: number): readonly numb
   if (hypothesis < FIRST_SINGLE) return [];
   const pair = hypothesis - firstPair(network);
   if (pair < 0) return [hypothesis - FIRST_SINGLE];
-  return [network.pairs.first[pair] ?? 0, network.pairs.second[pair] ?? 0];
+  return [indexAt(network.pairs.first, pair), indexAt(network.pairs.second, pair)];
 }
 
 /**

@@ -1,7 +1,8 @@
+import { numberAt } from '../util/entryAt.ts';
 import { backgroundOf, type Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { FindingId } from '../schema/common.ts';
-import { memoizeWeakly } from '../util/memoize.ts';
+import { memoize } from '../util/memoize.ts';
 import type { Circumstances } from './hosts.ts';
 
 /** A node of the network: a finding and the chance that each cause of the host leaves it unshown. */
@@ -68,7 +69,7 @@ export function stagedNodes(library: Compiled, causes: readonly Cause[]): Staged
   return {
     findingIds,
     noticeable: findingIds.filter((id) => library.findings.get(id)?.noticeable === true),
-    nodeOf: memoizeWeakly(nodeOf),
+    nodeOf: memoize(nodeOf),
   };
 }
 
@@ -95,13 +96,14 @@ export function nodesOn(
   causes: readonly Cause[],
   moment: Moment,
 ): (id: FindingId) => FindingNode | null {
-  return memoizeWeakly((id) => {
+  return memoize((id) => {
     const made = nodeOf(id);
     if (!made || made.staged.length === 0) return made?.node ?? null;
     const inhibition = made.node.inhibition.slice();
     for (const at of made.staged) {
       const cause = causes[at];
-      if (cause) inhibition[at] = 1 - (1 - (inhibition[at] ?? 1)) * stageFactor(cause, id, moment);
+      if (cause)
+        inhibition[at] = 1 - (1 - numberAt(inhibition, at)) * stageFactor(cause, id, moment);
     }
     return { ...made.node, inhibition };
   });

@@ -1,3 +1,4 @@
+import { indexAt } from '../util/entryAt.ts';
 import type { Cause } from '../schema/cause.ts';
 
 /** How much likelier a pair is when one cause invites the other. */
@@ -26,8 +27,8 @@ export interface Pairs {
 /** Where the pairs of each first member start, and at last where they all end. */
 function rowsOf(first: Int32Array, count: number): Int32Array {
   const rows = new Int32Array(count + 1);
-  for (const i of first) rows[i + 1] = (rows[i + 1] ?? 0) + 1;
-  for (let i = 0; i < count; i++) rows[i + 1] = (rows[i + 1] ?? 0) + (rows[i] ?? 0);
+  for (const i of first) rows[i + 1] = indexAt(rows, i + 1) + 1;
+  for (let i = 0; i < count; i++) rows[i + 1] = indexAt(rows, i + 1) + indexAt(rows, i);
   return rows;
 }
 

@@ -1,3 +1,4 @@
+import { addAt, indexAt, numberAt } from '../util/entryAt.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { CauseId } from '../schema/common.ts';
 import type { Report } from './evidence.ts';
@@ -42,19 +43,19 @@ export function causesOf(network: Network, hypothesis: number): readonly CauseId
 function normalise(network: Network, weights: Float64Array, total: number): Float64Array {
   const { second, rows } = network.pairs;
   const start = firstPair(network);
-  for (let h = 0; h < start; h++) weights[h] = (weights[h] ?? 0) / total;
+  for (let h = 0; h < start; h++) weights[h] = numberAt(weights, h) / total;
   const causes = weights.slice(FIRST_SINGLE, start);
   for (let i = 0; i < causes.length; i++) {
-    const end = rows[i + 1] ?? 0;
+    const end = indexAt(rows, i + 1);
     let asFirst = 0;
-    for (let k = rows[i] ?? 0; k < end; k++) {
-      const p = (weights[start + k] ?? 0) / total;
+    for (let k = indexAt(rows, i); k < end; k++) {
+      const p = numberAt(weights, start + k) / total;
       weights[start + k] = p;
-      const j = second[k] ?? 0;
+      const j = indexAt(second, k);
       asFirst += p;
-      causes[j] = (causes[j] ?? 0) + p;
+      addAt(causes, j, p);
     }
-    causes[i] = (causes[i] ?? 0) + asFirst;
+    addAt(causes, i, asFirst);
   }
   return causes;
 }
@@ -64,7 +65,7 @@ function posteriorFrom(network: Network, weights: Float64Array, logScale = 0): P
   let total = 0;
   let [best, most] = [NOTHING_WRONG, -Infinity];
   for (let h = 0; h < weights.length; h++) {
-    const weight = weights[h] ?? 0;
+    const weight = numberAt(weights, h);
     total += weight;
     if (weight > most) [best, most] = [h, weight];
   }
@@ -72,9 +73,9 @@ function posteriorFrom(network: Network, weights: Float64Array, logScale = 0): P
   return {
     hypotheses: weights,
     causes,
-    ranking: [...causes.keys()].sort((a, b) => (causes[b] ?? 0) - (causes[a] ?? 0)),
-    nothingWrong: weights[NOTHING_WRONG] ?? 0,
-    notInLibrary: weights[NOT_IN_LIBRARY] ?? 0,
+    ranking: [...causes.keys()].sort((a, b) => numberAt(causes, b) - numberAt(causes, a)),
+    nothingWrong: numberAt(weights, NOTHING_WRONG),
+    notInLibrary: numberAt(weights, NOT_IN_LIBRARY),
     best,
     explanation: causesOf(network, best),
     logEvidence: logScale + Math.log(total),
@@ -93,7 +94,7 @@ const NO_WORDS: Words = { similarity: () => 0, asks: false };
 
 function productOf([first, ...others]: readonly Wording[]): Float64Array | undefined {
   return others.reduce(
-    (product, { factors }) => product?.map((factor, i) => factor * (factors[i] ?? 1)),
+    (product, { factors }) => product?.map((factor, i) => factor * numberAt(factors, i)),
     first?.factors,
   );
 }
@@ -126,8 +127,8 @@ export function weighAll(
 function ratios(a: Float64Array, b: Float64Array): Float64Array {
   const ratio = new Float64Array(a.length);
   for (let k = 0; k < ratio.length; k++) {
-    const below = b[k] ?? 0;
-    if (below > 0) ratio[k] = (a[k] ?? 0) / below;
+    const below = numberAt(b, k);
+    if (below > 0) ratio[k] = numberAt(a, k) / below;
   }
   return ratio;
 }
@@ -136,7 +137,7 @@ function ratios(a: Float64Array, b: Float64Array): Float64Array {
 export function posteriorOverHosts(network: Network, posterior: Posterior): readonly number[] {
   if (network.hosts.length === 1) return [1];
   const means = network.priorGivenHost(ratios(posterior.hypotheses, network.prior));
-  const weights = network.hosts.map(({ probability }, h) => probability * (means[h] ?? 0));
+  const weights = network.hosts.map(({ probability }, h) => probability * numberAt(means, h));
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   return weights.map((weight) => weight / total);
 }

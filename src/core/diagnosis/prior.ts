@@ -1,3 +1,4 @@
+import { addAt, entryAt, indexAt, numberAt } from '../util/entryAt.ts';
 import { sum, tabulate } from '../util/maths.ts';
 import type { Pairs } from './pairs.ts';
 
@@ -29,15 +30,15 @@ function pairSums(
 ): Float64Array {
   const total = all ? sum(weights) : 0;
   const sums = tabulate(weights.length, (i) => {
-    const own = weights[i] ?? 0;
+    const own = numberAt(weights, i);
     return all ? own * (total - own) : 0;
   });
   for (const k of linked) {
-    const [i, j] = [first[k] ?? 0, second[k] ?? 0];
+    const [i, j] = [indexAt(first, k), indexAt(second, k)];
     const more =
-      (weights[i] ?? 0) * (weights[j] ?? 0) * ((causalPairFactor[k] ?? 1) - (all ? 1 : 0));
-    sums[i] = (sums[i] ?? 0) + more;
-    sums[j] = (sums[j] ?? 0) + more;
+      numberAt(weights, i) * numberAt(weights, j) * (numberAt(causalPairFactor, k) - (all ? 1 : 0));
+    addAt(sums, i, more);
+    addAt(sums, j, more);
   }
   return sums;
 }
@@ -89,7 +90,7 @@ function mixed(
   const total = new Float64Array(count);
   for (const host of hosts) {
     const times = factor(host);
-    for (let i = 0; i < count; i++) total[i] = (total[i] ?? 0) + times * (host.weights[i] ?? 0);
+    for (let i = 0; i < count; i++) addAt(total, i, times * numberAt(host.weights, i));
   }
   return total;
 }
@@ -98,7 +99,7 @@ function mixed(
 function productOf(hosts: readonly Host[], i: number, j: number): number {
   let total = 0;
   for (const { probability, perPair, weights } of hosts)
-    total += probability * perPair * (weights[i] ?? 0) * (weights[j] ?? 0);
+    total += probability * perPair * numberAt(weights, i) * numberAt(weights, j);
   return total;
 }
 
@@ -118,13 +119,14 @@ function writePairs(
   const ofHosts = mixed(hosts, count, ({ probability, perPair }) => probability * perPair);
   for (let i = 0; i < count; i++) {
     const varies = varying[i] === 1;
-    const own = (varies ? ofHosts[i] : common[i]) ?? 0;
+    const own = numberAt(varies ? ofHosts : common, i);
     const others = varies ? common : ofHosts;
-    const end = rows[i + 1] ?? 0;
-    for (let k = rows[i] ?? 0; k < end; k++) {
-      const j = second[k] ?? 0;
-      const product = varies && varying[j] === 1 ? productOf(hosts, i, j) : own * (others[j] ?? 0);
-      prior[start + k] = product * (causalPairFactor[k] ?? 1);
+    const end = indexAt(rows, i + 1);
+    for (let k = indexAt(rows, i); k < end; k++) {
+      const j = indexAt(second, k);
+      const product =
+        varies && varying[j] === 1 ? productOf(hosts, i, j) : own * numberAt(others, j);
+      prior[start + k] = product * numberAt(causalPairFactor, k);
     }
   }
 }
@@ -138,8 +140,8 @@ function addProducts(
   value: number,
 ): void {
   for (let h = 0; h < sums.length; h++) {
-    const weights = hosts[h]?.weights;
-    sums[h] = (sums[h] ?? 0) + (weights?.[i] ?? 0) * (weights?.[j] ?? 0) * value;
+    const { weights } = entryAt(hosts, h);
+    addAt(sums, h, numberAt(weights, i) * numberAt(weights, j) * value);
   }
 }
 
@@ -157,22 +159,23 @@ function sumsOfPairs(
   const sums = new Float64Array(hosts.length);
   let same = 0;
   for (let i = 0; i < count; i++) {
-    const own = common[i] ?? 0;
+    const own = numberAt(common, i);
     const varies = varying[i] === 1;
-    const end = rows[i + 1] ?? 0;
-    for (let k = rows[i] ?? 0; k < end; k++) {
-      const j = second[k] ?? 0;
-      const value = (values[start + k] ?? 0) * (causalPairFactor[k] ?? 1);
+    const end = indexAt(rows, i + 1);
+    for (let k = indexAt(rows, i); k < end; k++) {
+      const j = indexAt(second, k);
+      const value = numberAt(values, start + k) * numberAt(causalPairFactor, k);
       if (varying[j] === 0) {
-        if (varies) withOne[i] = (withOne[i] ?? 0) + value * (common[j] ?? 0);
-        else same += own * value * (common[j] ?? 0);
-      } else if (!varies) withOne[j] = (withOne[j] ?? 0) + value * own;
+        if (varies) addAt(withOne, i, value * numberAt(common, j));
+        else same += own * value * numberAt(common, j);
+      } else if (!varies) addAt(withOne, j, value * own);
       else addProducts(sums, hosts, i, j, value);
     }
   }
   return tabulate(hosts.length, (h) => {
-    let total = same + (sums[h] ?? 0);
-    for (let i = 0; i < count; i++) total += (hosts[h]?.weights[i] ?? 0) * (withOne[i] ?? 0);
+    let total = same + numberAt(sums, h);
+    const { weights } = entryAt(hosts, h);
+    for (let i = 0; i < count; i++) total += numberAt(weights, i) * numberAt(withOne, i);
     return total;
   });
 }
@@ -180,10 +183,10 @@ function sumsOfPairs(
 function meanOfRest(host: Host, values: Float64Array): number {
   let singles = 0;
   for (let i = 0; i < host.weights.length; i++)
-    singles += (host.weights[i] ?? 0) * (values[i + 2] ?? 0);
+    singles += numberAt(host.weights, i) * numberAt(values, i + 2);
   return (
-    host.nothingWrong * (values[0] ?? 0) +
-    host.notInLibrary * (values[1] ?? 0) +
+    host.nothingWrong * numberAt(values, 0) +
+    host.notInLibrary * numberAt(values, 1) +
     host.perSingle * singles
   );
 }
@@ -199,10 +202,9 @@ export function mixPriors(weighed: readonly WeighedHost[], pairs: Pairs): MixedP
   const prior = new Float64Array(2 + count + pairs.first.length);
   const pairPrior = new Float64Array(count);
   for (const { probability, nothingWrong, notInLibrary, perPair, sums } of hosts) {
-    prior[0] = (prior[0] ?? 0) + probability * nothingWrong;
-    prior[1] = (prior[1] ?? 0) + probability * notInLibrary;
-    for (let i = 0; i < count; i++)
-      pairPrior[i] = (pairPrior[i] ?? 0) + probability * perPair * (sums[i] ?? 0);
+    addAt(prior, 0, probability * nothingWrong);
+    addAt(prior, 1, probability * notInLibrary);
+    for (let i = 0; i < count; i++) addAt(pairPrior, i, probability * perPair * numberAt(sums, i));
   }
   prior.set(
     mixed(hosts, count, ({ probability, perSingle }) => probability * perSingle),
@@ -213,21 +215,20 @@ export function mixPriors(weighed: readonly WeighedHost[], pairs: Pairs): MixedP
     prior,
     pairPrior,
     at: (h, hypothesis) => {
-      const host = hosts[h];
-      if (!host) return 0;
+      const host = entryAt(hosts, h);
       if (hypothesis === 0) return host.nothingWrong;
       if (hypothesis === 1) return host.notInLibrary;
-      const weight = (i: number | undefined): number => host.weights[i ?? 0] ?? 0;
+      const weight = (i: number): number => numberAt(host.weights, i);
       const pair = hypothesis - 2 - count;
       if (pair < 0) return host.perSingle * weight(hypothesis - 2);
-      const product = weight(pairs.first[pair]) * weight(pairs.second[pair]);
-      return host.perPair * product * (pairs.causalPairFactor[pair] ?? 1);
+      const product = weight(indexAt(pairs.first, pair)) * weight(indexAt(pairs.second, pair));
+      return host.perPair * product * numberAt(pairs.causalPairFactor, pair);
     },
     priorGivenHost: (values) => {
       const ofPairs = sumsOfPairs(values, hosts, varying, pairs);
       return tabulate(hosts.length, (h) => {
         const host = hosts[h];
-        return host ? meanOfRest(host, values) + host.perPair * (ofPairs[h] ?? 0) : 0;
+        return host ? meanOfRest(host, values) + host.perPair * numberAt(ofPairs, h) : 0;
       });
     },
   };

@@ -1,3 +1,4 @@
+import { entryAt, numberAt } from '../util/entryAt.ts';
 import { columnMaker, entropyNats, tabulate } from '../util/maths.ts';
 import { NONE } from './likelihood.ts';
 import { NOT_IN_LIBRARY, positionsIn, unknownCauseProbability, type Network } from './network.ts';
@@ -45,17 +46,18 @@ export function presenceIn(list: Shortlist, node: FindingNode): Float64Array {
 /** Positions of at least the `count` largest values, unsorted; numbers alone sort many times faster than with a comparison. */
 function likeliest(values: Float64Array, count: number): number[] {
   const above: number[] = [];
-  for (let h = 0; h < values.length; h++) if ((values[h] ?? 0) >= MIN_WEIGHED) above.push(h);
-  const sorted = tabulate(above.length, (k) => values[above[k] ?? 0] ?? 0).sort();
-  const least = sorted[sorted.length - count] ?? 0;
-  return above.filter((h) => (values[h] ?? 0) >= least);
+  for (let h = 0; h < values.length; h++) if (numberAt(values, h) >= MIN_WEIGHED) above.push(h);
+  if (above.length === 0) return [];
+  const sorted = tabulate(above.length, (k) => numberAt(values, entryAt(above, k))).sort();
+  const least = numberAt(sorted, Math.max(0, sorted.length - count));
+  return above.filter((h) => numberAt(values, h) >= least);
 }
 
 /**
  * The hypotheses of highest probability, until they hold nearly all of it; the questions are valued over these alone.
  */
 export function shortlist(network: Network, { hypotheses }: Posterior): Shortlist {
-  const chance = (h: number): number => hypotheses[h] ?? 0;
+  const chance = (h: number): number => numberAt(hypotheses, h);
   const likely = likeliest(hypotheses, HYPOTHESES_WEIGHED).sort((a, b) => chance(b) - chance(a));
   let covered = 0;
   const positions = likely.slice(0, HYPOTHESES_WEIGHED).filter((h) => {
@@ -64,7 +66,7 @@ export function shortlist(network: Network, { hypotheses }: Posterior): Shortlis
     return wanted;
   });
   const total = positions.reduce((sum, h) => sum + chance(h), 0);
-  const probabilities = tabulate(positions.length, (k) => chance(positions[k] ?? 0) / total);
+  const probabilities = tabulate(positions.length, (k) => chance(entryAt(positions, k)) / total);
   const members = positions.map((h) => positionsIn(network, h));
   const held = new Set(members.flat());
   return {

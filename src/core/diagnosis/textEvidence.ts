@@ -1,3 +1,4 @@
+import { numberAt } from '../util/entryAt.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { FindingId } from '../schema/common.ts';
@@ -45,7 +46,7 @@ function wordingOf(
   const factors = Float64Array.from(network.causes, factorOf);
   const support = [...factors.keys()].filter((i) => factors[i] !== 1);
   if (support.length === 0) return null;
-  const of = (i: number): number => (i === NONE ? 1 : (factors[i] ?? 1));
+  const of = (i: number): number => (i === NONE ? 1 : numberAt(factors, i));
   return {
     finding,
     value: true,

@@ -1,4 +1,4 @@
-import { memoizeWeakly } from '../util/memoize.ts';
+import { memoize } from '../util/memoize.ts';
 import type { PlantId } from '../schema/common.ts';
 import type { Plant, Traits } from '../schema/plant.ts';
 
@@ -41,7 +41,7 @@ export function buildTaxonomy(plants: readonly Plant[]): Taxonomy {
   return {
     lineage,
     below: (id) => descendants.get(id) ?? [],
-    traits: memoizeWeakly((id) =>
+    traits: memoize((id) =>
       [...lineage(id)]
         .reverse()
         .reduce<Traits>((all, one) => ({ ...all, ...byId.get(one)?.traits }), {}),

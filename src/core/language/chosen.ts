@@ -1,3 +1,4 @@
+import { entryAt } from '../util/entryAt.ts';
 import type { FindingId } from '../schema/common.ts';
 import { DOUBTFUL, isQuestionOfCare, type Candidate } from './candidates.ts';
 import { relatedBy } from './spanConflicts.ts';
@@ -83,14 +84,14 @@ export function likelyReadings(all: ToJudge): readonly Chosen[] {
   const described = describedOf(all, FAINT);
   const relations = relationsOf(implied, model.reportedTogether);
   const chances = probabilitiesOf(described, relations, model.rivals);
-  const isLikely = (i: number): boolean => (chances[i] ?? 0) >= MIN_CHANCE;
+  const isLikely = (i: number): boolean => entryAt(chances, i) >= MIN_CHANCE;
   const phrased = new Set<FindingId>();
   described.forEach(({ candidate, finding }, i) => {
     if (candidate && isLikely(i)) phrased.add(finding);
   });
   const chosen = [...kept].filter(byPhraseAlone(model)).map(asExtracted);
   described.forEach(({ finding, value, candidate, span }, i) => {
-    const strength = chances[i] ?? 0;
+    const strength = entryAt(chances, i);
     if (!isLikely(i)) return;
     const isImplied = implied(finding).some((one) => one !== finding && phrased.has(one));
     if (candidate === null && isImplied && strength < MIN_SPECIAL) return;

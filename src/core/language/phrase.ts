@@ -1,3 +1,4 @@
+import { memoizeByObject } from '../util/memoize.ts';
 import { stem, stemSet } from './stem.ts';
 
 /**
@@ -54,7 +55,7 @@ interface Read {
   readonly stems: Map<string, string>;
 }
 
-const readOf = new WeakMap<WordClasses, Read>();
+const readOf = memoizeByObject<WordClasses, Read>(() => ({ terms: new Map(), stems: new Map() }));
 
 function addWord(
   stems: Set<string>,
@@ -98,8 +99,7 @@ export function compilePhrase<Target>(
   target: Target,
   classes: WordClasses,
 ): Phrase<Target> {
-  const read: Read = readOf.get(classes) ?? { terms: new Map(), stems: new Map() };
-  readOf.set(classes, read);
+  const read = readOf(classes);
   const terms: Term[] = [];
   const without: string[] = [];
   let [reach, ordered, needsPart]: [number | null, boolean, boolean] = [null, false, false];

@@ -1,4 +1,5 @@
-import { memoizeWeakly } from '../util/memoize.ts';
+import { entryAt } from '../util/entryAt.ts';
+import { memoize } from '../util/memoize.ts';
 import type { Phrase } from './phrase.ts';
 import { NOWHERE, Presence, SEVERAL } from './presence.ts';
 import type { Token } from './tokens.ts';
@@ -58,14 +59,14 @@ interface Anchored<Target> {
 
 /** Tells the places of the terms of a phrase, those whose words stand in the fewest other phrases first. */
 function makeRarestFirst<Target>(uses: Uses): (phrase: Phrase<Target>) => readonly number[] {
-  const countOf = memoizeWeakly((term: ReadonlySet<string>): number => {
+  const countOf = memoize((term: ReadonlySet<string>): number => {
     let count = 0;
     for (const word of term) count += uses.get(word) ?? 0;
     return count;
   });
   return ({ terms }) => {
     const counts = terms.map(countOf);
-    return terms.map((_, i) => i).sort((a, b) => (counts[a] ?? 0) - (counts[b] ?? 0));
+    return terms.map((_, i) => i).sort((a, b) => entryAt(counts, a) - entryAt(counts, b));
   };
 }
 
@@ -131,7 +132,7 @@ function matchAround<Target>(
       if (position === anchor) return null;
     }
     if (position === null) return null;
-    if (phrase.ordered && placed > 0 && position < (positions[placed - 1] ?? 0)) return null;
+    if (phrase.ordered && placed > 0 && position < entryAt(positions, placed - 1)) return null;
     positions[placed++] = position;
     first = Math.min(first, position);
     last = Math.max(last, position);
@@ -177,12 +178,10 @@ function buildTables<Target>(phrases: readonly Phrase<Target>[], uses: Uses): Ta
   const byWord = new Map<string, (readonly Anchored<Target>[])[]>();
   for (const [term, list] of byTerm) for (const word of term) push(byWord, word, list);
   // Put side by side when a word is first said: most words of the library never are.
-  const entriesOf = memoizeWeakly(
-    (lists: readonly (readonly Anchored<Target>[])[]): Entries<Target> => {
-      const list = lists.flat();
-      return { list, seconds: Int32Array.from(list, ({ others }) => others[0] ?? NONE) };
-    },
-  );
+  const entriesOf = memoize((lists: readonly (readonly Anchored<Target>[])[]): Entries<Target> => {
+    const list = lists.flat();
+    return { list, seconds: Int32Array.from(list, ({ others }) => others[0] ?? NONE) };
+  });
   const anchoredOn = (word: string): Entries<Target> | null => {
     const lists = byWord.get(word);
     return lists ? entriesOf(lists) : null;
@@ -240,7 +239,7 @@ export function buildPhraseIndex<Target>(
       }
     };
     for (let s = 0; s + 1 < starts.length; s++) {
-      const [from, to] = [starts[s] ?? 0, starts[s + 1] ?? 0];
+      const [from, to] = [entryAt(starts, s), entryAt(starts, s + 1)];
       for (let start = from; start < to; start += LONG) {
         const end = Math.min(to, start + LONG);
         presence.read(

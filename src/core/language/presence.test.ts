@@ -28,9 +28,9 @@ it('finds what a look at each word finds, in one sentence after another', () => 
   );
 });
 
-it('knows no term beyond the last', () => {
+it('refuses a term beyond the last', () => {
   const presence = new Presence([new Set(['leaf'])]);
   presence.read(tokenize('leaf'), 0, 1, new Set());
-  expect(presence.isMeant(1)).toBe(false);
-  expect(presence.placeOf(-1)).toBe(NOWHERE);
+  expect(() => presence.isMeant(1)).toThrow(RangeError);
+  expect(() => presence.placeOf(-1)).toThrow(RangeError);
 });

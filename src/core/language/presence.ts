@@ -1,3 +1,4 @@
+import { indexAt } from '../util/entryAt.ts';
 import type { Token } from './tokens.ts';
 
 /** A term stands nowhere in the sentence, or more than once. */
@@ -56,18 +57,18 @@ export class Presence {
 
   /** Whether a term stands in the sentence or goes without saying. */
   isMeant(term: number): boolean {
-    const end = this.#starts[term + 1] ?? 0;
-    for (let k = this.#starts[term] ?? 0; k < end; k++)
-      if ((this.#stamps[this.#words[k] ?? 0] ?? 0) >= this.#stamp - 1) return true;
+    const end = indexAt(this.#starts, term + 1);
+    for (let k = indexAt(this.#starts, term); k < end; k++)
+      if (indexAt(this.#stamps, indexAt(this.#words, k)) >= this.#stamp - 1) return true;
     return false;
   }
 
   /** Where a term stands if it stands once, or else {@link NOWHERE} or {@link SEVERAL}. */
   placeOf(term: number): number {
-    const end = this.#starts[term + 1] ?? 0;
+    const end = indexAt(this.#starts, term + 1);
     let place = NOWHERE;
-    for (let k = this.#starts[term] ?? 0; k < end; k++) {
-      const word = this.#words[k] ?? 0;
+    for (let k = indexAt(this.#starts, term); k < end; k++) {
+      const word = indexAt(this.#words, k);
       if (this.#stamps[word] !== this.#stamp) continue;
       if (place !== NOWHERE || this.#firsts[word] !== this.#lasts[word]) return SEVERAL;
       place = this.#firsts[word] ?? NOWHERE;

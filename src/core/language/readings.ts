@@ -1,3 +1,4 @@
+import { entryAt } from '../util/entryAt.ts';
 import type { FindingId } from '../schema/common.ts';
 import type { Candidate } from './candidates.ts';
 import { NEGATORS } from './phrase.ts';
@@ -164,11 +165,11 @@ function spanOf(
   const most = Math.max(...adds);
   if (!(most > 0)) return null;
   const at = adds.indexOf(most);
-  const tells = (i: number): boolean => (adds[i] ?? 0) > 0.4 * most;
+  const tells = (i: number): boolean => entryAt(adds, i) > 0.4 * most;
   let [from, to] = [at, at];
-  for (let i = at - 1; i >= at - 3; i--) if (tells(i)) from = i;
-  for (let i = at + 1; i <= at + 3; i++) if (tells(i)) to = i;
-  return { start: words[from]?.start ?? 0, end: words[to]?.end ?? 0 };
+  for (let i = at - 1; i >= Math.max(0, at - 3); i--) if (tells(i)) from = i;
+  for (let i = at + 1; i <= Math.min(adds.length - 1, at + 3); i++) if (tells(i)) to = i;
+  return { start: entryAt(words, from).start, end: entryAt(words, to).end };
 }
 
 /** Candidates that say the same in a sentence together, by the number of the sentence. */

@@ -1,3 +1,4 @@
+import { entryAt } from '../util/entryAt.ts';
 /** Letters that sound alike are written alike, doubled ones once, vowels after the first letter not at all. */
 const SOUNDS: readonly (readonly [RegExp, string])[] = [
   [/ph/g, 'f'],
@@ -32,16 +33,20 @@ export function slipsBetween(a: string, b: string, most: number): number {
     const next = [i];
     for (let j = 1; j <= b.length; j++) {
       const same = a[i - 1] === b[j - 1] ? 0 : 1;
-      let best = Math.min((row[j] ?? 0) + 1, (next[j - 1] ?? 0) + 1, (row[j - 1] ?? 0) + same);
+      let best = Math.min(
+        entryAt(row, j) + 1,
+        entryAt(next, j - 1) + 1,
+        entryAt(row, j - 1) + same,
+      );
       if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
-        best = Math.min(best, (before[j - 2] ?? 0) + 1);
+        best = Math.min(best, entryAt(before, j - 2) + 1);
       next.push(best);
     }
     // A swap reaches back two rows.
     if (Math.min(...next, ...row) > most) return most + 1;
     [before, row] = [row, next];
   }
-  return Math.min(most + 1, row[b.length] ?? 0);
+  return Math.min(most + 1, entryAt(row, b.length));
 }
 
 /** Shortest word in which a slip is forgiven: shorter ones are too often another word. */

@@ -1,3 +1,4 @@
+import { addAt, indexAt, numberAt } from '../util/entryAt.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId } from '../schema/common.ts';
 import type { Finding } from '../schema/finding.ts';
@@ -118,11 +119,11 @@ function usersOf(
     for (const [list, weight] of lists)
       for (const sense of list) {
         if (own[sense] === 0) met.push(sense);
-        own[sense] = Math.max(own[sense] ?? 0, weight);
+        own[sense] = Math.max(numberAt(own, sense), weight);
       }
     for (const sense of met) {
       users[sense]?.causes.push(cause);
-      users[sense]?.weights.push(own[sense] ?? 0);
+      users[sense]?.weights.push(numberAt(own, sense));
       own[sense] = 0;
     }
   });
@@ -146,7 +147,7 @@ export function buildDescriptions(described: DescribedLibrary): Descriptions {
     const { causes, weights } = users[number] ?? NOBODY;
     const rarity = Math.log((described.causes.length + 1) / (causes.length + 1));
     const nats = new Float64Array(weights);
-    for (let k = 0; k < nats.length; k++) nats[k] = (nats[k] ?? 0) * rarity;
+    for (let k = 0; k < nats.length; k++) nats[k] = numberAt(nats, k) * rarity;
     uses.set(sense, { causes: new Int32Array(causes), nats });
   }
   return { senses, uses, number: new Map(described.causes.map(({ id }, i) => [id, i])) };
@@ -171,16 +172,16 @@ export function similarityToCauses(
     const lists = senses(stem).flatMap((sense) => uses.get(sense) ?? []);
     for (const { causes, nats } of lists) {
       for (let k = 0; k < causes.length; k++) {
-        const cause = causes[k] ?? 0;
-        best[cause] = Math.max(best[cause] ?? 0, nats[k] ?? 0);
+        const cause = indexAt(causes, k);
+        best[cause] = Math.max(numberAt(best, cause), numberAt(nats, k));
       }
     }
     for (const { causes } of lists) {
       for (const cause of causes) {
-        total[cause] = (total[cause] ?? 0) + (best[cause] ?? 0);
+        addAt(total, cause, numberAt(best, cause));
         best[cause] = 0;
       }
     }
   }
-  return (cause) => total[number.get(cause) ?? -1] ?? 0;
+  return (cause) => numberAt(total, number.get(cause) ?? -1);
 }

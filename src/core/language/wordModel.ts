@@ -1,3 +1,4 @@
+import { addAt, entryAt, indexAt, numberAt } from '../util/entryAt.ts';
 import { findingIdSchema, type FindingId } from '../schema/common.ts';
 import type { WordClasses } from './phrase.ts';
 import type { Token } from './tokens.ts';
@@ -67,9 +68,11 @@ const MIN_SAID = 4;
 function together(names: readonly WordWeights[], count: number): StemWeights {
   const sums = new Float64Array(count);
   for (const { idf, findings, weights } of names)
-    findings.forEach((f, k) => (sums[f] = (sums[f] ?? 0) + idf * (weights[k] ?? 0)));
-  const findings = Uint16Array.from(sums.keys()).filter((f) => Math.abs(sums[f] ?? 0) >= MIN_SAID);
-  return { names, findings, weights: Float64Array.from(findings, (f) => sums[f] ?? 0) };
+    findings.forEach((f, k) => addAt(sums, f, idf * numberAt(weights, k)));
+  const findings = Uint16Array.from(sums.keys()).filter(
+    (f) => Math.abs(numberAt(sums, f)) >= MIN_SAID,
+  );
+  return { names, findings, weights: Float64Array.from(findings, (f) => numberAt(sums, f)) };
 }
 
 /** How much a stem speaks for a finding, by its number; only ratios within a sentence count. */
@@ -83,7 +86,7 @@ export function speaksFor(known: StemWeights | undefined, finding: number): numb
     if ((findings[middle] ?? Infinity) < finding) low = middle + 1;
     else high = middle;
   }
-  return findings[low] === finding ? (weights[low] ?? 0) : 0;
+  return findings[low] === finding ? numberAt(weights, low) : 0;
 }
 
 /** Works out what stems tell when they are first said. Of stems without a known name nothing is kept. */
@@ -200,15 +203,15 @@ function addTo(
 ): void {
   const count = findings.length;
   for (let k = 0; k < count; k++) {
-    const f = findings[k] ?? 0;
-    odds[f] = (odds[f] ?? 0) + share * (weights[k] ?? 0);
+    const f = indexAt(findings, k);
+    addAt(odds, f, share * numberAt(weights, k));
   }
 }
 
 /** Puts a number among the greatest, which stand downwards, in place of the least of them; tells the least that is left. */
 function placeAmong(greatest: number[], one: number): number {
   let at = greatest.length - 1;
-  for (; at > 0 && one > (greatest[at - 1] ?? 0); at--) greatest[at] = greatest[at - 1] ?? 0;
+  for (; at > 0 && one > entryAt(greatest, at - 1); at--) greatest[at] = entryAt(greatest, at - 1);
   greatest[at] = one;
   return greatest[greatest.length - 1] ?? one;
 }
@@ -224,7 +227,7 @@ function addWords(
     if (!known) continue;
     addTo(odds, known, 1);
     for (const name of known.names) {
-      const before = times[name.number] ?? 0;
+      const before = indexAt(times, name.number);
       if (before === 0) said[count++] = name;
       times[name.number] = before + 1;
     }
@@ -233,7 +236,7 @@ function addWords(
   for (let i = 0; i < count; i++) {
     const name = said[i];
     if (!name) continue;
-    const often = times[name.number] ?? 0;
+    const often = indexAt(times, name.number);
     times[name.number] = 0;
     const worth = worthOf(name.idf, often);
     squares += worth * worth;
@@ -257,7 +260,7 @@ function scoresOf(
   let least = -Infinity;
   const { bias } = model;
   for (let f = 0; f < odds.length; f++) {
-    const one = (bias[f] ?? 0) + share * (odds[f] ?? 0);
+    const one = numberAt(bias, f) + share * numberAt(odds, f);
     odds[f] = one;
     if (one > MIN_LOG_ODDS) likely.push(f);
     if (one > least) least = placeAmong(leading, one);

@@ -19,6 +19,7 @@ import type { Place } from '../schema/place.ts';
 import type { Plant } from '../schema/plant.ts';
 import type { Treatment } from '../schema/treatment.ts';
 import type { View } from '../schema/view.ts';
+import { memoize } from '../util/memoize.ts';
 import { shownBy, strengthsOf, type ShownBy, type Strengths } from '../knowledge/strengths.ts';
 import { buildTaxonomy, type Taxonomy } from '../knowledge/taxonomy.ts';
 
@@ -82,11 +83,6 @@ function impliedBy(
 
 /** The word class of what is picked and eaten. */
 const FRUIT_WORDS = 'fruit';
-
-function cached<T>(make: () => T): () => T {
-  let made: T | undefined;
-  return () => (made ??= make());
-}
 
 /** Word classes, with the names of all plants that are eaten for their fruit as words for fruit: "fuzz on the strawberries". */
 function withFruitNames({ wordClasses, plants }: Library, { traits }: Taxonomy) {
@@ -153,7 +149,7 @@ export function compileLibrary(library: Library): Compiled {
     synonyms,
     implied,
     strengths,
-    descriptions: cached(() =>
+    descriptions: memoize<void, Descriptions>(() =>
       buildDescriptions({ causes: allCauses, findings, treatments, strengths, classes }),
     ),
     shownBy: shownBy(strengths),

@@ -5,7 +5,7 @@ import type { LanguageContext } from '../language/extract.ts';
 import { RELIED_ON } from '../schema/reliedOn.ts';
 import { stem, stemSet } from '../language/stem.ts';
 import { wordsIn } from '../language/tokens.ts';
-import { memoizeWeakly } from '../util/memoize.ts';
+import { memoize } from '../util/memoize.ts';
 
 /** Kinds of a plant, itself first: all plants that it stands above. */
 function kindsOf(library: Compiled): ReadonlyMap<PlantId, readonly PlantId[]> {
@@ -54,7 +54,7 @@ export function makeLanguageContext(library: Compiled): LanguageContext {
     return finding?.part === 'turf' && finding.kind !== 'context';
   };
   const always = [...library.findings.values()].filter(({ forAdvice }) => forAdvice);
-  const shownOn = memoizeWeakly((plant: PlantId): ReadonlyMap<FindingId, number> => {
+  const shownOn = memoize((plant: PlantId): ReadonlyMap<FindingId, number> => {
     const shown = new Map<FindingId, number>(always.map(({ id }) => [id, 0]));
     for (const kind of kinds.get(plant) ?? [plant])
       for (const [id, factor] of library.hosting(kind)) {

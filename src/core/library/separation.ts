@@ -43,7 +43,7 @@ export function weakestPairs(library: Compiled): readonly WeakPair[] {
   const number = new Map(ids.map((id, i) => [id, i]));
   const between = similarityTable([...library.strengths.values()]);
   const weakest = [...library.plants.keys()].flatMap((plant): WeakPair[] => {
-    const causes = [...library.hosting(plant).keys()].map((id) => number.get(id) ?? 0);
+    const causes = [...library.hosting(plant).keys()].flatMap((id) => number.get(id) ?? []);
     causes.sort((a, b) => a - b);
     let worst = { first: -1, second: -1, alike: -1 };
     for (const [i, first] of causes.entries())

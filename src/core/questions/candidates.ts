@@ -1,3 +1,4 @@
+import { entryAt, numberAt } from '../util/entryAt.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Finding } from '../schema/finding.ts';
 import type { FindingId, PlantId } from '../schema/common.ts';
@@ -91,8 +92,8 @@ function yesOrNo(
   const yes = presenceIn(list, node);
   const no = list.column();
   for (let k = 0; k < yes.length; k++) {
-    const own = yes[k] ?? 0;
-    const present = general ? probabilityGivenMore(own, general[k] ?? 0) : own;
+    const own = numberAt(yes, k);
+    const present = general ? probabilityGivenMore(own, numberAt(general, k)) : own;
     const heard = reportLikelihood(present, true, reliability);
     yes[k] = heard;
     no[k] = 1 - heard;
@@ -114,9 +115,9 @@ function oneOfChoices(
   const all = nodes.map((node) => presenceIn(list, node));
   for (let k = 0; k < list.positions.length; k++) {
     let total = 0;
-    for (const one of all) total += one[k] ?? 0;
+    for (const one of all) total += numberAt(one, k);
     for (const one of all) {
-      const share = (one[k] ?? 0) / total;
+      const share = numberAt(one, k) / total;
       one[k] = (share * yesWhenTrue + (1 - share) * yesWhenFalse) / anyAnswer;
     }
   }
@@ -176,7 +177,7 @@ export function candidatePlant(
     plant,
     share: probability,
     at,
-    chance: chances[h] ?? 0,
+    chance: entryAt(chances, h),
     label: library.plants.get(plant)?.name ?? plant,
   }));
   // A group stands among its own kinds for those not listed; naming it again would tell nothing.
@@ -199,8 +200,8 @@ export function candidatePlant(
       label,
       value: true,
       likelihood: tabulate(positions.length, (k) => {
-        const prior = network.prior[positions[k] ?? 0] ?? 0;
-        return prior > 0 ? (share * at(positions[k] ?? 0)) / prior : 0;
+        const prior = numberAt(network.prior, entryAt(positions, k));
+        return prior > 0 ? (share * at(entryAt(positions, k))) / prior : 0;
       }),
     })),
   };

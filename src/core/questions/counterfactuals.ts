@@ -1,3 +1,4 @@
+import { addAt, entryAt, indexAt, numberAt } from '../util/entryAt.ts';
 import type { CauseId, FindingId } from '../schema/common.ts';
 import { multiplyInto, tabulate } from '../util/maths.ts';
 import { likelihoodAt, NONE } from '../diagnosis/likelihood.ts';
@@ -58,10 +59,10 @@ function sumByCause(
 ): Float64Array {
   sums.fill(0);
   for (let k = 0; k < weights.length; k++) {
-    const weight = weights[k] ?? 0;
-    const [i, j] = [first[k] ?? NONE, second[k] ?? NONE];
-    if (i !== NONE) sums[i] = (sums[i] ?? 0) + weight;
-    if (j !== NONE) sums[j] = (sums[j] ?? 0) + weight;
+    const weight = numberAt(weights, k);
+    const [i, j] = [indexAt(first, k), indexAt(second, k)];
+    if (i !== NONE) addAt(sums, i, weight);
+    if (j !== NONE) addAt(sums, j, weight);
   }
   return sums;
 }
@@ -69,13 +70,14 @@ function sumByCause(
 function largest(values: Float64Array, except = -1): number {
   let best = except === 0 ? 1 : 0;
   for (let i = best + 1; i < values.length; i++)
-    if (i !== except && (values[i] ?? 0) > (values[best] ?? 0)) best = i;
+    if (i !== except && numberAt(values, i) > numberAt(values, best)) best = i;
   return best;
 }
 
 /** How near a candidate brings another cause to the leader: the ratio of their weights after it. */
 function pull(after: Float64Array, leader: number): number {
-  return (after[largest(after, leader)] ?? 0) / Math.max(after[leader] ?? 0, 1e-12);
+  if (after.length < 2) return 0;
+  return numberAt(after, largest(after, leader)) / Math.max(numberAt(after, leader), 1e-12);
 }
 
 /** Chance that a report is taken back when it is asked about again; our own estimate. */
@@ -109,7 +111,7 @@ function candidatesFrom(
     retracts: true,
     question: finding,
     ratio: tabulate(positions.length, (k) => {
-      const p = likelihoodAt(network, likelihood, positions[k] ?? 0);
+      const p = likelihoodAt(network, likelihood, entryAt(positions, k));
       return (1 - p) / p;
     }),
   }));

@@ -1,10 +1,11 @@
+import { numberAt } from '../util/entryAt.ts';
 import type { Network } from '../diagnosis/network.ts';
 import { NOT_IN_LIBRARY, NOTHING_WRONG, positionsIn } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Compiled } from '../library/compile.ts';
 import { BURDEN, EFFECT, RISK } from '../schema/scale.ts';
 import { tabulate } from '../util/maths.ts';
-import { memoizeWeakly } from '../util/memoize.ts';
+import { memoize, memoizeByObject } from '../util/memoize.ts';
 import { suits, type Cause, type TreatmentOption } from '../schema/cause.ts';
 import type { PlantId } from '../schema/common.ts';
 import type { Treatment } from '../schema/treatment.ts';
@@ -83,24 +84,18 @@ function stepsFor(library: Compiled, kinds: readonly PlantId[], cause: Cause): S
   const uses = new Set<string>(steps.map(({ id }) => id));
   return {
     burden: steps.reduce((sum, step) => sum + burdenOf(step), 0),
-    effectOn: memoizeWeakly((target) => combinedEffect(optionsOf(target), uses)),
+    effectOn: memoize((target) => combinedEffect(optionsOf(target), uses)),
   };
 }
 
 type StepsOf = (cause: Cause) => Steps;
-const stepsKept = new WeakMap<Compiled, (plant: PlantId | null) => StepsOf>();
-
 /** {@link stepsFor}, worked out once for each plant and cause of a library. */
-function stepsIn(library: Compiled, plant: PlantId | null): StepsOf {
-  const ofPlants =
-    stepsKept.get(library) ??
-    memoizeWeakly((one: PlantId | null): StepsOf => {
-      const kinds = one === null ? [] : library.taxonomy.lineage(one);
-      return memoizeWeakly((cause: Cause) => stepsFor(library, kinds, cause));
-    });
-  stepsKept.set(library, ofPlants);
-  return ofPlants(plant);
-}
+const stepsOfPlants = memoizeByObject((library: Compiled) =>
+  memoize((plant: PlantId | null): StepsOf => {
+    const kinds = plant === null ? [] : library.taxonomy.lineage(plant);
+    return memoize((cause) => stepsFor(library, kinds, cause));
+  }),
+);
 
 /** What is true, as far as a loss depends on it. */
 interface Truth {
@@ -131,7 +126,7 @@ function sampleLoss({ hypothesis, untreated }: Truth, best: number): number {
 function rowLoss(losses: Float64Array, width: number, row: number, weights: Float64Array): number {
   let loss = 0;
   for (let k = 0, at = row * width; k < width; k++, at++)
-    loss += (losses[at] ?? 0) * (weights[k] ?? 0);
+    loss += numberAt(losses, at) * numberAt(weights, k);
   return loss;
 }
 
@@ -160,7 +155,7 @@ export function makeDecision(
   positions: readonly number[],
 ): Decision {
   const [host, ...others] = network.hosts;
-  const stepsOf = stepsIn(library, host && others.length === 0 ? host.plant : null);
+  const stepsOf = stepsOfPlants(library)(host && others.length === 0 ? host.plant : null);
   const leave: Plan = { action: LEAVE, burden: 0, names: null, effectOn: () => 0 };
   const likely = posterior.ranking.slice(0, MAX_PLANS).flatMap((position): Plan[] => {
     const cause = network.causes[position];
@@ -199,7 +194,7 @@ export function makeDecision(
         for (let row = 0; row < wholes.length; row++) {
           const loss = rowLoss(losses, width, row, part);
           if (loss < ofPart) ofPart = loss;
-          const rest = (wholes[row] ?? 0) - loss;
+          const rest = numberAt(wholes, row) - loss;
           if (rest < ofRest) ofRest = rest;
         }
         return ofPart + ofRest;

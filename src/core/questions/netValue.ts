@@ -1,3 +1,4 @@
+import { numberAt } from '../util/entryAt.ts';
 import type { Decision } from './decision.ts';
 import { entropyNats, multiplyInto } from '../util/maths.ts';
 import type { CandidateQuestion, PossibleAnswer } from './candidates.ts';
@@ -37,7 +38,7 @@ export interface Valued {
 function isFlat({ likelihood }: PossibleAnswer): boolean {
   const [first = 0] = likelihood;
   for (let k = 1; k < likelihood.length; k++)
-    if (Math.abs((likelihood[k] ?? 0) - first) > FLAT) return false;
+    if (Math.abs(numberAt(likelihood, k) - first) > FLAT) return false;
   return true;
 }
 

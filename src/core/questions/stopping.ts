@@ -1,3 +1,4 @@
+import { numberAt } from '../util/entryAt.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Question } from './questions.ts';
@@ -34,7 +35,7 @@ interface Standing extends LikelyCause {
 function leaders(network: Network, posterior: Posterior): readonly Standing[] {
   return posterior.ranking.slice(0, 3).flatMap((position, rank) => {
     const cause = network.causes[position];
-    const probability = posterior.causes[position] ?? 0;
+    const probability = numberAt(posterior.causes, position);
     if (!cause || (rank > 0 && probability < RIVAL)) return [];
     return [{ name: cause.name, confirm: cause.confirm, probability }];
   });

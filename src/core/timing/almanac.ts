@@ -1,3 +1,4 @@
+import { numberAt } from '../util/entryAt.ts';
 import { RELIED_ON } from '../schema/reliedOn.ts';
 import type { Place } from '../schema/place.ts';
 import type { WindowRule } from '../schema/window.ts';
@@ -130,7 +131,10 @@ function almanacAt(
     },
     normalOn: (day) => {
       const index = indexOfDay(day);
-      return { minCelsius: daily.minCelsius[index] ?? 0, maxCelsius: daily.maxCelsius[index] ?? 0 };
+      return {
+        minCelsius: numberAt(daily.minCelsius, index),
+        maxCelsius: numberAt(daily.maxCelsius, index),
+      };
     },
   };
 }

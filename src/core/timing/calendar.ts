@@ -1,3 +1,4 @@
+import { entryAt } from '../util/entryAt.ts';
 import { fail, ok, type Result } from '../util/result.ts';
 
 /** A civil day as whole days since 1 January 1970, free of time zones. */
@@ -59,7 +60,7 @@ const MONTH_STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334] as 
  * 0-indexed position of a date in a 365-day year; 29 February shares the position of 28 February. `month` is 1 to 12.
  */
 export function dayIndex(month: number, dayOfMonth: number): number {
-  const start = MONTH_STARTS[month - 1] ?? 0;
+  const start = entryAt(MONTH_STARTS, month - 1);
   return start + (month === 2 ? Math.min(dayOfMonth, 28) : dayOfMonth) - 1;
 }
 
@@ -97,5 +98,8 @@ export function yearOf(day: Day): number {
 
 /** First and last 0-indexed position of a month, 1 to 12, in a 365-day year. */
 export function monthSpan(month: number): { first: number; last: number } {
-  return { first: MONTH_STARTS[month - 1] ?? 0, last: (MONTH_STARTS[month] ?? DAYS_IN_YEAR) - 1 };
+  return {
+    first: entryAt(MONTH_STARTS, month - 1),
+    last: (MONTH_STARTS[month] ?? DAYS_IN_YEAR) - 1,
+  };
 }

@@ -1,3 +1,4 @@
+import { entryAt, numberAt } from '../util/entryAt.ts';
 import type { Place } from '../schema/place.ts';
 import { DAYS_IN_YEAR, monthSpan } from './calendar.ts';
 
@@ -32,7 +33,7 @@ const SPREAD = { winter: 4.5, summer: 2.8 } as const;
 
 /** Spread of departures on each day of the year: most in the coldest weeks, least in the warmest. */
 export function spreadThrough(minCelsius: Float64Array, maxCelsius: Float64Array): Float64Array {
-  const means = minCelsius.map((low, i) => (low + (maxCelsius[i] ?? 0)) / 2);
+  const means = minCelsius.map((low, i) => (low + numberAt(maxCelsius, i)) / 2);
   const coldest = means.reduce((a, b) => Math.min(a, b), Infinity);
   const range = means.reduce((a, b) => Math.max(a, b), -Infinity) - coldest;
   return means.map(
@@ -94,7 +95,7 @@ export function normalsAt(places: readonly Place[], at: Coordinates): MonthlyNor
   const blend = (pick: (place: Place) => readonly number[], shifted: boolean): number[] =>
     Array.from({ length: 12 }, (_, month) =>
       near.reduce((sum, { place, weight }) => {
-        const value = monthsFor(pick(place), place, at)[month] ?? 0;
+        const value = entryAt(monthsFor(pick(place), place, at), month);
         return sum + (weight / total) * (value + (shifted ? shiftCelsius(place, at) : 0));
       }, 0),
     );
@@ -122,8 +123,8 @@ const BETWEEN: readonly Between[] = (() => {
     const after = middles.findIndex((middle) => middle > day);
     const right = after === -1 ? 0 : after;
     const left = (right + 11) % 12;
-    const leftAt = (middles[left] ?? 0) - (after === 0 ? DAYS_IN_YEAR : 0);
-    const rightAt = (middles[right] ?? 0) + (after === -1 ? DAYS_IN_YEAR : 0);
+    const leftAt = entryAt(middles, left) - (after === 0 ? DAYS_IN_YEAR : 0);
+    const rightAt = entryAt(middles, right) + (after === -1 ? DAYS_IN_YEAR : 0);
     return { left, right, share: (day - leftAt) / (rightAt - leftAt) };
   });
 })();
@@ -131,7 +132,7 @@ const BETWEEN: readonly Between[] = (() => {
 function interpolate(knots: readonly number[]): Float64Array {
   const daily = new Float64Array(DAYS_IN_YEAR);
   BETWEEN.forEach(({ left, right, share }, day) => {
-    daily[day] = (knots[left] ?? 0) * (1 - share) + (knots[right] ?? 0) * share;
+    daily[day] = entryAt(knots, left) * (1 - share) + entryAt(knots, right) * share;
   });
   return daily;
 }
@@ -141,17 +142,19 @@ const MONTHS = 12;
 /** Solves a small square system in place by elimination with row exchange; the matrix must have an inverse. */
 function solve(matrix: number[][], right: number[][]): number[][] {
   matrix.forEach((_, column) => {
-    const rows = matrix.slice(column).map((row) => Math.abs(row[column] ?? 0));
+    const rows = matrix.slice(column).map((row) => Math.abs(entryAt(row, column)));
     const pivot = column + rows.indexOf(Math.max(...rows));
     for (const one of [matrix, right])
-      [one[column], one[pivot]] = [one[pivot] ?? [], one[column] ?? []];
-    const lead = matrix[column]?.[column] ?? 1;
-    for (const one of [matrix, right]) one[column] = (one[column] ?? []).map((v) => v / lead);
+      [one[column], one[pivot]] = [entryAt(one, pivot), entryAt(one, column)];
+    const lead = entryAt(entryAt(matrix, column), column);
+    for (const one of [matrix, right]) one[column] = entryAt(one, column).map((v) => v / lead);
     matrix.forEach((row, other) => {
-      const factor = other === column ? 0 : (row[column] ?? 0);
+      const factor = other === column ? 0 : entryAt(row, column);
       if (factor === 0) return;
       for (const one of [matrix, right])
-        one[other] = (one[other] ?? []).map((v, k) => v - factor * (one[column]?.[k] ?? 0));
+        one[other] = entryAt(one, other).map(
+          (v, k) => v - factor * entryAt(entryAt(one, column), k),
+        );
     });
   });
   return right;
@@ -167,8 +170,8 @@ const KNOTS_FROM_MEANS: readonly (readonly number[])[] = (() => {
     const { first, last } = monthSpan(month + 1);
     const row = new Array<number>(MONTHS).fill(0);
     for (const { left, right, share } of BETWEEN.slice(first, last + 1)) {
-      row[left] = (row[left] ?? 0) + (1 - share) / (last + 1 - first);
-      row[right] = (row[right] ?? 0) + share / (last + 1 - first);
+      row[left] = entryAt(row, left) + (1 - share) / (last + 1 - first);
+      row[right] = entryAt(row, right) + share / (last + 1 - first);
     }
     return row;
   });
@@ -185,7 +188,7 @@ const KNOTS_FROM_MEANS: readonly (readonly number[])[] = (() => {
 export function dailyFromMonthly(monthly: readonly number[]): Float64Array {
   return interpolate(
     KNOTS_FROM_MEANS.map((row) =>
-      row.reduce((knot, share, k) => knot + share * (monthly[k] ?? 0), 0),
+      row.reduce((knot, share, k) => knot + share * entryAt(monthly, k), 0),
     ),
   );
 }

@@ -1,3 +1,4 @@
+import { numberAt } from '../util/entryAt.ts';
 import type { Day } from './calendar.ts';
 import { accumulate, type SeasonYear } from './seasonYear.ts';
 import { firstOfGardeningYear } from './thisYear.ts';
@@ -10,5 +11,5 @@ export function heatSoFar(
   south: boolean,
 ): number {
   const past = today - firstOfGardeningYear(today, south);
-  return past <= 0 ? 0 : (accumulate(year, baseCelsius)[Math.min(past, 365) - 1] ?? 0);
+  return past <= 0 ? 0 : numberAt(accumulate(year, baseCelsius), Math.min(past, 365) - 1);
 }

@@ -1,3 +1,4 @@
+import { numberAt } from '../util/entryAt.ts';
 import type { Place } from '../schema/place.ts';
 import type { WindowRule } from '../schema/window.ts';
 import { percentile } from '../util/maths.ts';
@@ -83,10 +84,10 @@ function heatOf(
   const totals = members.map((member) => accumulate(member, baseCelsius));
   const points: HeatPoint[] = [];
   for (let position = 0; position < normal.length; position += HEAT_STEP) {
-    const values = ordered(totals.map((total) => total[position] ?? 0));
+    const values = ordered(totals.map((total) => numberAt(total, position)));
     points.push({
       day: addDays(first, position),
-      normal: normal[position] ?? 0,
+      normal: numberAt(normal, position),
       low: at(values, 0.1),
       median: at(values, 0.5),
       high: at(values, 0.9),

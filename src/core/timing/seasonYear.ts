@@ -1,4 +1,6 @@
+import { numberAt } from '../util/entryAt.ts';
 import { tabulate } from '../util/maths.ts';
+import { memoizeByObject } from '../util/memoize.ts';
 import { DAYS_IN_YEAR, monthSpan } from './calendar.ts';
 import type { DailyNormals } from './climate.ts';
 import { degreeDaysSingleSine } from './degreeDays.ts';
@@ -33,16 +35,16 @@ const GROWTH_START_DEGREE_DAYS = 100;
 const GROWTH_END_CELSIUS = 7;
 
 function rotate(values: Float64Array, by: number): Float64Array {
-  return tabulate(values.length, (i) => values[(i + by) % values.length] ?? 0);
+  return tabulate(values.length, (i) => numberAt(values, (i + by) % values.length));
 }
 
 /** Mean temperature in degrees Celsius at a 0-indexed position in the gardening year. */
 export function meanAt(year: SeasonYear, position: number): number {
-  return ((year.minCelsius[position] ?? 0) + (year.maxCelsius[position] ?? 0)) / 2;
+  return (numberAt(year.minCelsius, position) + numberAt(year.maxCelsius, position)) / 2;
 }
 
 /** By the minima, which no two years share but those that differ in what was derived from them. */
-const heatOf = new WeakMap<Float64Array, Map<number, Float64Array>>();
+const heatOf = memoizeByObject<Float64Array, Map<number, Float64Array>>(() => new Map());
 
 /** Gauss and Hermite's three points of a normal distribution: departures in standard deviations, and weights. */
 const OUTER = Math.sqrt(3);
@@ -64,18 +66,17 @@ function expectedHeat(min: number, max: number, spread: number, baseCelsius: num
  * without an upper cut-off. Cached with the year; days of known weather count as observed.
  */
 export function accumulate(year: SeasonYear, baseCelsius: number): Float64Array {
-  const kept = heatOf.get(year.minCelsius) ?? new Map<number, Float64Array>();
-  heatOf.set(year.minCelsius, kept);
-  const known = kept.get(baseCelsius);
+  const byBase = heatOf(year.minCelsius);
+  const known = byBase.get(baseCelsius);
   if (known) return known;
   const totals = new Float64Array(DAYS_IN_YEAR);
   let total = 0;
   for (let i = 0; i < DAYS_IN_YEAR; i++) {
-    const [min, max] = [year.minCelsius[i] ?? 0, year.maxCelsius[i] ?? 0];
-    total += expectedHeat(min, max, year.spreadCelsius[i] ?? 0, baseCelsius);
+    const [min, max] = [numberAt(year.minCelsius, i), numberAt(year.maxCelsius, i)];
+    total += expectedHeat(min, max, numberAt(year.spreadCelsius, i), baseCelsius);
     totals[i] = total;
   }
-  kept.set(baseCelsius, totals);
+  byBase.set(baseCelsius, totals);
   return totals;
 }
 
@@ -84,11 +85,11 @@ export function accumulate(year: SeasonYear, baseCelsius: number): Float64Array 
  * year does not reach it.
  */
 export function reachedAt(totals: Float64Array, wanted: number): number | null {
-  if ((totals[totals.length - 1] ?? 0) < wanted) return null;
+  if (numberAt(totals, totals.length - 1) < wanted) return null;
   let [low, high] = [0, totals.length - 1];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if ((totals[middle] ?? 0) >= wanted) high = middle;
+    if (numberAt(totals, middle) >= wanted) high = middle;
     else low = middle + 1;
   }
   return low;

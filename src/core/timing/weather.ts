@@ -1,3 +1,4 @@
+import { entryAt, numberAt } from '../util/entryAt.ts';
 import { seeded } from '../util/random.ts';
 import { addDays, indexOfDay, type Day } from './calendar.ts';
 import type { ClimateNormals, DailyNormals } from './climate.ts';
@@ -57,15 +58,15 @@ export function simulateWeather(
   return Array.from({ length: days }, (_, i): WeatherDay => {
     const day = addDays(from, i);
     const index = indexOfDay(day);
-    const spread = normals.spreadCelsius[index] ?? 0;
+    const spread = numberAt(normals.spreadCelsius, index);
     departure = PERSISTENCE * departure + Math.sqrt(1 - PERSISTENCE ** 2) * spread * normal(random);
     const share = Math.min(
       0.9,
-      (normals.rainMillimetres[monthOf(index)] ?? 0) / 30.4 / WET_DAY_MILLIMETRES,
+      entryAt(normals.rainMillimetres, monthOf(index)) / 30.4 / WET_DAY_MILLIMETRES,
     );
     const dryToWet = (share * (1 - WET_AFTER_WET * share)) / (1 - share);
     wet = random() < (wet ? Math.min(0.95, WET_AFTER_WET * share) : Math.max(0, dryToWet));
-    const [low, high] = [normals.minCelsius[index] ?? 0, normals.maxCelsius[index] ?? 0];
+    const [low, high] = [numberAt(normals.minCelsius, index), numberAt(normals.maxCelsius, index)];
     const middle = (low + high) / 2 + departure;
     const half = ((high - low) / 2) * (wet ? RANGE.wet : RANGE.dry);
     return {
@@ -86,7 +87,7 @@ export function startAfter(observed: readonly WeatherDay[], normals: DailyNormal
   const last = observed.at(-1);
   if (!last) return CALM;
   const index = indexOfDay(last.day);
-  const usual = ((normals.minCelsius[index] ?? 0) + (normals.maxCelsius[index] ?? 0)) / 2;
+  const usual = (numberAt(normals.minCelsius, index) + numberAt(normals.maxCelsius, index)) / 2;
   return {
     departureCelsius: (last.minCelsius + last.maxCelsius) / 2 - usual,
     wet: last.rainMillimetres > 0,

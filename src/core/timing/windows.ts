@@ -1,4 +1,6 @@
+import { numberAt } from '../util/entryAt.ts';
 import type { MonthDay, SeasonName, StageDay, WindowRule } from '../schema/window.ts';
+import { memoizeByObject } from '../util/memoize.ts';
 import { dayAtIndex, dayIndex, DAYS_IN_YEAR, yearOf, type Day } from './calendar.ts';
 import { accumulate, reachedAt, type SeasonYear } from './seasonYear.ts';
 
@@ -37,37 +39,31 @@ function progress(share: number, heat: number): number {
   return share * heat + squared * squared * (1 - heat);
 }
 
-const progressOf = new WeakMap<SeasonYear, Float64Array>();
-
 /**
  * Progress of each day through the year, rising from 0 at midwinter over 1 at the warmest day to 2. In spring equal
  * progress means equal heat since midwinter; towards the warmest day it means an equal share of the season, and in
  * autumn equal heat still to come. So every place has its own calendar, and dates can be carried from one to another.
  */
-function seasonProgress(year: SeasonYear): Float64Array {
-  const known = progressOf.get(year);
-  if (known) return known;
+const seasonProgress = memoizeByObject((year: SeasonYear): Float64Array => {
   const totals = accumulate(year, TRAVEL_BASE_CELSIUS).map(
     (total, day) => total + HEAT_PER_DAY * (day + 1),
   );
-  const atPeak = totals[year.peak] ?? 1;
-  const after = (totals[DAYS_IN_YEAR - 1] ?? 1) - atPeak;
+  const atPeak = numberAt(totals, year.peak);
+  const after = numberAt(totals, DAYS_IN_YEAR - 1) - atPeak;
   const heat = (degreeDays: number): number => Math.min(MAX_HEAT, degreeDays / STANDARD_HALF_YEAR);
-  const made = totals.map((total, day) =>
+  return totals.map((total, day) =>
     day <= year.peak
       ? progress(total / atPeak, heat(atPeak))
       : 2 - progress((atPeak + after - total) / after, heat(after)),
   );
-  progressOf.set(year, made);
-  return made;
-}
+});
 
 /** Interpolated position at which a rising series reaches a value, kept inside the year. */
 function positionOf(rising: Float64Array, value: number): number {
   const after = reachedAt(rising, value);
   if (after === null) return DAYS_IN_YEAR - 1;
   const above = rising[after] ?? value;
-  const below = after === 0 ? 0 : (rising[after - 1] ?? 0);
+  const below = after === 0 ? 0 : numberAt(rising, after - 1);
   return above === below ? after : after - (above - value) / (above - below);
 }
 
@@ -76,7 +72,7 @@ function positionOf(rising: Float64Array, value: number): number {
  * season. Fractions of days are kept.
  */
 export function transferDate(position: number, from: SeasonYear, to: SeasonYear): number {
-  return positionOf(seasonProgress(to), seasonProgress(from)[position] ?? 0);
+  return positionOf(seasonProgress(to), numberAt(seasonProgress(from), position));
 }
 
 function positionInYear(year: SeasonYear, date: MonthDay): number {
@@ -151,7 +147,7 @@ function coolestWeeks(year: SeasonYear): Positions {
 const FROST_LIKELY_MEAN_MIN = 6;
 
 function frostFree(year: SeasonYear): Positions {
-  const safe = (i: number): boolean => (year.minCelsius[i] ?? 0) >= FROST_LIKELY_MEAN_MIN;
+  const safe = (i: number): boolean => numberAt(year.minCelsius, i) >= FROST_LIKELY_MEAN_MIN;
   let from = year.peak;
   while (from > 0 && safe(from - 1)) from--;
   let to = year.peak;

@@ -1,3 +1,4 @@
+import { entryAt, numberAt } from './entryAt.ts';
 /**
  * Ten times the common logarithm of a ratio of probabilities: decibans (I. J. Good, 1950). Returns -Infinity for 0
  * and NaN for a negative ratio.
@@ -10,7 +11,7 @@ export function decibans(ratio: number): number {
 export function entropyNats(probabilities: Float64Array): number {
   let total = 0;
   for (let k = 0; k < probabilities.length; k++) {
-    const p = probabilities[k] ?? 0;
+    const p = numberAt(probabilities, k);
     if (p > 0) total -= p * Math.log(p);
   }
   return total;
@@ -27,7 +28,7 @@ export function tabulate(length: number, valueAt: (index: number) => number): Fl
 export function multiplyInto(products: Float64Array, a: Float64Array, b: Float64Array): number {
   let total = 0;
   for (let k = 0; k < products.length; k++) {
-    const product = (a[k] ?? 0) * (b[k] ?? 0);
+    const product = numberAt(a, k) * numberAt(b, k);
     products[k] = product;
     total += product;
   }
@@ -51,7 +52,7 @@ export function columnMaker(length: number, atOnce: number): () => Float64Array 
 /** Sum of the values. */
 export function sum(values: ArrayLike<number>): number {
   let total = 0;
-  for (let k = 0; k < values.length; k++) total += values[k] ?? 0;
+  for (let k = 0; k < values.length; k++) total += entryAt(values, k);
   return total;
 }
 

@@ -1,11 +1,47 @@
-import { memoizeWeakly } from './memoize.ts';
+import { memoize } from './memoize.ts';
 
-it('works each answer out once, also where it is nothing', () => {
+const countingLengths = () => {
   const asked: string[] = [];
-  const lengthOf = memoizeWeakly((word: string): number | null => {
+  const lengthOf = (word: string): number | null => {
     asked.push(word);
     return word === '' ? null : word.length;
-  });
-  expect(['fern', '', 'fern', '', 'moss'].map(lengthOf)).toEqual([4, null, 4, null, 4]);
+  };
+  return { asked, lengthOf };
+};
+
+it('works each result out once, also where it is nothing', () => {
+  const { asked, lengthOf } = countingLengths();
+  const known = memoize(lengthOf);
+  expect(['fern', '', 'fern', '', 'moss'].map((word) => known(word))).toEqual([4, null, 4, null, 4]);
   expect(asked).toEqual(['fern', '', 'moss']);
+});
+
+it('tells arguments apart by their key', () => {
+  const { asked, lengthOf } = countingLengths();
+  const known = memoize(lengthOf, { keyOf: (word) => word.toLowerCase() });
+  expect(['Fern', 'fern'].map((word) => known(word))).toEqual([4, 4]);
+  expect(asked).toEqual(['Fern']);
+});
+
+it('lets the result used longest ago go where there is no room', () => {
+  const { asked, lengthOf } = countingLengths();
+  const known = memoize(lengthOf, { max: 2 });
+  for (const word of ['fern', 'moss', 'fern', 'lily', 'fern', 'moss']) known(word);
+  expect(asked).toEqual(['fern', 'moss', 'lily', 'moss']);
+});
+
+it('makes without an argument once', () => {
+  let made = 0;
+  const once = memoize<void, number>(() => ++made);
+  expect([once(), once()]).toEqual([1, 1]);
+});
+
+it('keeps no exception', () => {
+  let tries = 0;
+  const known = memoize((word: string) => {
+    if (++tries === 1) throw new Error(word);
+    return word;
+  });
+  expect(() => known('fern')).toThrow('fern');
+  expect(known('fern')).toBe('fern');
 });

@@ -1,11 +1,37 @@
-/** A function that works each answer out once. Keeps every answer, so it is for few and small ones. */
-export function memoizeWeakly<K, V>(make: (key: K) => V): (key: K) => V {
-  const known = new Map<K, V>();
-  return (key) => {
-    const found = known.get(key);
-    if (found !== undefined) return found;
-    const made = make(key);
-    known.set(key, made);
-    return made;
+interface Options<K> {
+  /** What tells arguments apart; the argument itself by default. Arguments of equal keys share a result. */
+  readonly keyOf?: (argument: K) => unknown;
+  /** How many results stay, at least 1; all by default. Of more, the one used longest ago goes. */
+  readonly max?: number;
+}
+
+/** A function that works each result out once, also where it is null or undefined. An exception is not kept. */
+export function memoize<K, V>(
+  make: (argument: K) => V,
+  { keyOf = (argument) => argument, max = Infinity }: Options<K> = {},
+): (argument: K) => V {
+  const results = new Map<unknown, { readonly value: V }>();
+  const bounded = max < Infinity;
+  return (argument) => {
+    const key = keyOf(argument);
+    const known = results.get(key);
+    if (known && !bounded) return known.value;
+    const result = known ?? { value: make(argument) };
+    if (bounded) {
+      results.delete(key);
+      if (results.size >= max) results.delete(results.keys().next().value);
+    }
+    results.set(key, result);
+    return result.value;
+  };
+}
+
+/** The same for an argument that is an object: a result stays as long as its argument does. */
+export function memoizeByObject<K extends object, V>(make: (argument: K) => V): (argument: K) => V {
+  const results = new WeakMap<K, { readonly value: V }>();
+  return (argument) => {
+    const result = results.get(argument) ?? { value: make(argument) };
+    results.set(argument, result);
+    return result.value;
   };
 }

@@ -3,6 +3,7 @@ import { buildHosting, type Hosting } from '../../core/knowledge/hosting.ts';
 import type { CareTopic, Cause } from '../../core/schema/cause.ts';
 import type { PlantId } from '../../core/schema/common.ts';
 import type { Library } from '../../core/schema/library.ts';
+import { memoize, memoizeByObject } from '../../core/util/memoize.ts';
 import { buildTaxonomy, type Taxonomy } from '../../core/knowledge/taxonomy.ts';
 
 /** What the Library screen can show a page of. */
@@ -59,11 +60,6 @@ function entriesOf(library: Library): readonly Indexed[] {
 }
 
 /** Makes a value when it is first asked for. */
-function lazy<T>(make: () => T): () => T {
-  let made: { readonly value: T } | null = null;
-  return () => (made ??= { value: make() }).value;
-}
-
 function searchOf(library: Library): Pick<LibraryIndex, 'all' | 'search'> {
   const entries = entriesOf(library);
   const byKey = new Map(entries.map((entry) => [entry.key, entry]));
@@ -87,7 +83,7 @@ function searchOf(library: Library): Pick<LibraryIndex, 'all' | 'search'> {
 function buildLibraryIndex(library: Library): LibraryIndex {
   const taxonomy = buildTaxonomy(library.plants);
   // The season and a plant's page need no index.
-  const searching = lazy(() => searchOf(library));
+  const searching = memoize<void, ReturnType<typeof searchOf>>(() => searchOf(library));
   return {
     library,
     taxonomy,
@@ -106,11 +102,5 @@ function buildLibraryIndex(library: Library): LibraryIndex {
   };
 }
 
-const shelves = new WeakMap<Library, LibraryIndex>();
-
 /** The library made ready for reading, once. */
-export function makeLibraryIndex(library: Library): LibraryIndex {
-  const shelf = shelves.get(library) ?? buildLibraryIndex(library);
-  shelves.set(library, shelf);
-  return shelf;
-}
+export const makeLibraryIndex = memoizeByObject(buildLibraryIndex);
