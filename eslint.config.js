@@ -85,6 +85,23 @@ const layerRules = [
   },
 ].map((rule) => ({ ...rule, ignores: [...(rule.ignores ?? []), ...TESTS, 'src/test/**'] }));
 
+/** Text in the markup of the interface; names of keys such as Alt have fewer small letters. */
+const textsInCatalogs = {
+  files: ['src/web/**/*.tsx'],
+  rules: {
+    'no-restricted-syntax': [
+      'error',
+      ...[
+        'JSXText[value=/[a-z]{3}/]',
+        'JSXAttribute[name.name=/^(aria-label|label|title|placeholder|name|note)$/] > Literal[value=/^[A-Z]/]',
+      ].map((selector) => ({
+        selector,
+        message: 'Put the text into a catalog of src/web/texts and name it here.',
+      })),
+    ],
+  },
+};
+
 export default defineConfig(
   { ignores: ['dist', '.data', 'node_modules', 'src/server/db/migrations', 'test-results'] },
   js.configs.recommended,
@@ -117,6 +134,7 @@ export default defineConfig(
       },
     },
   },
+  textsInCatalogs,
   {
     // Bodies of test responses have no type.
     files: ['src/server/**/*.test.ts'],

@@ -19,7 +19,7 @@ import type { Place } from '../schema/place.ts';
 import type { Plant } from '../schema/plant.ts';
 import type { Treatment } from '../schema/treatment.ts';
 import type { View } from '../schema/view.ts';
-import { memoize } from '../util/memoize.ts';
+import { once } from '../util/memoize.ts';
 import { shownBy, strengthsOf, type ShownBy, type Strengths } from '../knowledge/strengths.ts';
 import { buildTaxonomy, type Taxonomy } from '../knowledge/taxonomy.ts';
 
@@ -149,7 +149,7 @@ export function compileLibrary(library: Library): Compiled {
     synonyms,
     implied,
     strengths,
-    descriptions: memoize<void, Descriptions>(() =>
+    descriptions: once(() =>
       buildDescriptions({ causes: allCauses, findings, treatments, strengths, classes }),
     ),
     shownBy: shownBy(strengths),

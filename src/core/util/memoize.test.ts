@@ -1,4 +1,4 @@
-import { memoize } from './memoize.ts';
+import { memoize, memoizeByObject, once } from './memoize.ts';
 
 const countingLengths = () => {
   const asked: string[] = [];
@@ -12,7 +12,13 @@ const countingLengths = () => {
 it('works each result out once, also where it is nothing', () => {
   const { asked, lengthOf } = countingLengths();
   const known = memoize(lengthOf);
-  expect(['fern', '', 'fern', '', 'moss'].map((word) => known(word))).toEqual([4, null, 4, null, 4]);
+  expect(['fern', '', 'fern', '', 'moss'].map((word) => known(word))).toEqual([
+    4,
+    null,
+    4,
+    null,
+    4,
+  ]);
   expect(asked).toEqual(['fern', '', 'moss']);
 });
 
@@ -30,10 +36,22 @@ it('lets the result used longest ago go where there is no room', () => {
   expect(asked).toEqual(['fern', 'moss', 'lily', 'moss']);
 });
 
-it('makes without an argument once', () => {
+it('makes a value at the first call', () => {
   let made = 0;
-  const once = memoize<void, number>(() => ++made);
-  expect([once(), once()]).toEqual([1, 1]);
+  const value = once(() => ++made);
+  expect(made).toBe(0);
+  expect([value(), value()]).toEqual([1, 1]);
+});
+
+it('works out once for an object, not for one that looks like it', () => {
+  let made = 0;
+  const known = memoizeByObject(({ name }: { name: string }) => `${name} ${++made}`);
+  const fern = { name: 'fern' };
+  expect([known(fern), known(fern), known({ name: 'fern' })]).toEqual([
+    'fern 1',
+    'fern 1',
+    'fern 2',
+  ]);
 });
 
 it('keeps no exception', () => {

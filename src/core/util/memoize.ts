@@ -35,3 +35,9 @@ export function memoizeByObject<K extends object, V>(make: (argument: K) => V): 
     return result.value;
   };
 }
+
+/** A value that is made at the first call. */
+export function once<V>(make: () => V): () => V {
+  const known = memoize<null, V>(make);
+  return () => known(null);
+}

@@ -1,3 +1,4 @@
+import { connectionTexts } from '../texts/connectionTexts.ts';
 import { z } from 'zod';
 import {
   appendedSchema,
@@ -30,8 +31,8 @@ import { fail, ok, type Result } from '../../core/util/result.ts';
 const OFFLINE: Problem = {
   code: 'unavailable',
   field: null,
-  message: 'The server does not answer.',
-  cure: 'What you typed is kept on this device and is sent as soon as it answers again.',
+  message: connectionTexts.theServerDoesNotAnswer,
+  cure: connectionTexts.typedIsKept,
 };
 
 /** Longest time that a request may take before it is given up, in milliseconds. */

@@ -1,3 +1,4 @@
+import { appTexts } from '../texts/appTexts.ts';
 import { Route, Routes, useLocation } from 'react-router';
 import { styled } from 'styled-components';
 import { CasePage } from '../screens/case/CasePage.tsx';
@@ -25,7 +26,7 @@ export function App() {
   return (
     <Frame>
       <Header />
-      <PanelBoundary name="This page" resetKey={pathname}>
+      <PanelBoundary name={appTexts.thisPage} resetKey={pathname}>
         <Routes>
           <Route path="/" element={<Desk />} />
           <Route path="/case/:id" element={<CasePage />} />

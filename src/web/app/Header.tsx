@@ -1,3 +1,5 @@
+import { appTexts } from '../texts/appTexts.ts';
+import { commonTexts } from '../texts/commonTexts.ts';
 import { Link, NavLink } from 'react-router';
 import { styled } from 'styled-components';
 import { Button } from '../kit/Button.tsx';
@@ -67,7 +69,8 @@ function UnsavedCases() {
     .filter(({ id }) => id !== open)
     .map(({ id, number, pending, refused }) => (
       <Unsaved key={id} to={`/case/${id}`}>
-        Case {number}: {pending > 0 ? `${pending} not saved yet` : `${refused} not accepted`}
+        {commonTexts.caseWord} {number}:{' '}
+        {pending > 0 ? appTexts.notSavedYet(pending) : appTexts.notAccepted(refused)}
       </Unsaved>
     ));
 }
@@ -78,21 +81,21 @@ export function Header() {
   const [theme, turn] = useTheme();
   return (
     <Bar>
-      <Brand to="/" aria-label="Sounding, to the Desk">
+      <Brand to="/" aria-label={appTexts.soundingToTheDesk}>
         <img src="/mark.svg" alt="" />
-        Sounding
+        {appTexts.sounding}
       </Brand>
-      <Screens aria-label="Screens">
+      <Screens aria-label={appTexts.screens}>
         <NavLink to="/" end>
-          Desk
+          {commonTexts.desk}
         </NavLink>
-        <NavLink to="/season">Season</NavLink>
-        <NavLink to="/library">Library</NavLink>
+        <NavLink to="/season">{commonTexts.season}</NavLink>
+        <NavLink to="/library">{commonTexts.library}</NavLink>
       </Screens>
       <UnsavedCases />
       <Where>{clinic ? `${clinic.name}, ${clinic.region} · ${longDate(clinic.today)}` : ''}</Where>
       <Button kind="quiet" onPress={turn}>
-        {theme === 'light' ? 'Dark' : 'Light'}
+        {theme === 'light' ? appTexts.dark : appTexts.light}
       </Button>
     </Bar>
   );

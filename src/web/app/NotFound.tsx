@@ -1,3 +1,5 @@
+import { appTexts } from '../texts/appTexts.ts';
+import { commonTexts } from '../texts/commonTexts.ts';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 
@@ -9,9 +11,10 @@ const Page = styled.main`
 export function NotFound() {
   return (
     <Page>
-      <h1>Nothing at this address</h1>
+      <h1>{appTexts.nothingAtThisAddress}</h1>
       <p>
-        Go back to the <Link to="/">Desk</Link>, where all open cases are listed.
+        {appTexts.goBackToThe} <Link to="/">{commonTexts.desk}</Link>
+        {appTexts.whereCasesAre}
       </p>
     </Page>
   );

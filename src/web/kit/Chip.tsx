@@ -1,3 +1,4 @@
+import { kitTexts } from '../texts/kitTexts.ts';
 import type { ReactNode } from 'react';
 import { Button, Dialog, DialogTrigger, Popover } from 'react-aria-components';
 import { styled } from 'styled-components';
@@ -48,7 +49,7 @@ interface ChipProps {
 export function Chip({ name, value, children }: ChipProps) {
   return (
     <DialogTrigger>
-      <Face aria-label={`${name}: ${value}. Change`}>
+      <Face aria-label={kitTexts.changeValue(name, value)}>
         <Name>{name}</Name>
         <Value>{value}</Value>
       </Face>

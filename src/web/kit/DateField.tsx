@@ -1,3 +1,4 @@
+import { kitTexts } from '../texts/kitTexts.ts';
 import { useState, type FocusEvent } from 'react';
 
 import { styled } from 'styled-components';
@@ -52,7 +53,7 @@ export function DateField({ label, value, onChange, optional = false }: DateFiel
     <FieldRow value={shown} onChange={type} onBlur={leave} type="date">
       <FieldLabel>{label}</FieldLabel>
       <TextBox min={FIRST_DAY} max={LAST_DAY} />
-      {typing && <Wrong>A whole date from 1900 to 2200 is kept; this is none yet.</Wrong>}
+      {typing && <Wrong>{kitTexts.dateIncomplete}</Wrong>}
     </FieldRow>
   );
 }

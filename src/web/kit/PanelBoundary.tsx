@@ -1,3 +1,5 @@
+import { commonTexts } from '../texts/commonTexts.ts';
+import { kitTexts } from '../texts/kitTexts.ts';
 import { Component, type ReactNode } from 'react';
 import { Button } from './Button.tsx';
 import { Notice } from './Notice.tsx';
@@ -35,9 +37,9 @@ export class PanelBoundary extends Component<PanelBoundaryProps, PanelBoundarySt
     if (!this.state.failed) return this.props.children;
     return (
       <Notice tone="caution">
-        {this.props.name} cannot be shown. What you typed is kept.{' '}
+        {this.props.name} {kitTexts.cannotBeShown}{' '}
         <Button kind="quiet" onPress={() => this.setState({ failed: false })}>
-          Try again
+          {commonTexts.tryAgain}
         </Button>
       </Notice>
     );

@@ -1,3 +1,4 @@
+import { kitTexts } from '../texts/kitTexts.ts';
 const LONG = new Intl.DateTimeFormat('en-GB', {
   weekday: 'long',
   day: 'numeric',
@@ -76,16 +77,16 @@ export function sinceInWords(seconds: number): string {
 
 /** The months by their short names, January first. */
 export const MONTHS = [
-  'Jan',
-  'Feb',
-  'Mar',
-  'Apr',
-  'May',
-  'Jun',
-  'Jul',
-  'Aug',
-  'Sep',
-  'Oct',
-  'Nov',
-  'Dec',
+  kitTexts.jan,
+  kitTexts.feb,
+  kitTexts.mar,
+  kitTexts.apr,
+  kitTexts.may,
+  kitTexts.jun,
+  kitTexts.jul,
+  kitTexts.aug,
+  kitTexts.sep,
+  kitTexts.oct,
+  kitTexts.nov,
+  kitTexts.dec,
 ] as const;

@@ -1,3 +1,4 @@
+import { kitTexts } from '../texts/kitTexts.ts';
 import {
   Input,
   Label,
@@ -59,7 +60,7 @@ export function CharactersLeft({ used, max }: { readonly used: number; readonly 
   const left = max - used;
   return (
     <Left role="status">
-      {left > 0 ? `${left} characters left` : `No more than ${max} characters can be kept.`}
+      {left > 0 ? kitTexts.charactersLeft(left) : kitTexts.tooManyCharacters(max)}
     </Left>
   );
 }

@@ -3,7 +3,7 @@ import { buildHosting, type Hosting } from '../../core/knowledge/hosting.ts';
 import type { CareTopic, Cause } from '../../core/schema/cause.ts';
 import type { PlantId } from '../../core/schema/common.ts';
 import type { Library } from '../../core/schema/library.ts';
-import { memoize, memoizeByObject } from '../../core/util/memoize.ts';
+import { memoizeByObject, once } from '../../core/util/memoize.ts';
 import { buildTaxonomy, type Taxonomy } from '../../core/knowledge/taxonomy.ts';
 
 /** What the Library screen can show a page of. */
@@ -83,7 +83,7 @@ function searchOf(library: Library): Pick<LibraryIndex, 'all' | 'search'> {
 function buildLibraryIndex(library: Library): LibraryIndex {
   const taxonomy = buildTaxonomy(library.plants);
   // The season and a plant's page need no index.
-  const searching = memoize<void, ReturnType<typeof searchOf>>(() => searchOf(library));
+  const searching = once(() => searchOf(library));
   return {
     library,
     taxonomy,

@@ -1,3 +1,5 @@
+import { commonTexts } from '../texts/commonTexts.ts';
+import { plantTexts } from '../texts/plantTexts.ts';
 import { useEffect, useState } from 'react';
 import {
   Label,
@@ -51,15 +53,13 @@ export function PlantChooser({ back, onChoose }: PlantChooserProps) {
     <>
       <Autocomplete filter={contains}>
         <SearchField autoFocus>
-          <Label>Which plant</Label>
+          <Label>{plantTexts.whichPlant}</Label>
           <Search />
         </SearchField>
         <List
-          aria-label="Plants"
+          aria-label={commonTexts.plants}
           items={plants}
-          renderEmptyState={() =>
-            'No plant of that name. Take a group such as "tree" and describe it.'
-          }
+          renderEmptyState={() => plantTexts.noPlantOfThatName}
         >
           {({ id, name, scientific }: PlantChoice) => (
             <Item id={id} textValue={`${name} ${scientific ?? ''}`} onAction={() => onChoose(id)}>

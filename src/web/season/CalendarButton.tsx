@@ -1,3 +1,4 @@
+import { seasonTexts } from '../texts/seasonTexts.ts';
 import { useState } from 'react';
 import type { Result } from '../../core/util/result.ts';
 import { Button } from '../kit/Button.tsx';
@@ -21,7 +22,7 @@ export function CalendarButton({ fileName, make }: CalendarButtonProps) {
   return (
     <>
       <Button kind="quiet" onPress={save}>
-        Dates as a calendar file
+        {seasonTexts.datesAsACalendarFile}
       </Button>
       {problem !== null && <Notice tone="caution">{problem}</Notice>}
     </>

@@ -1,3 +1,4 @@
+import { seasonTexts } from '../texts/seasonTexts.ts';
 import { eventName } from '../../wording/season.ts';
 import { createEvents, type EventAttributes } from 'ics';
 import Papa from 'papaparse';
@@ -22,7 +23,7 @@ function date3(day: Day): Date3 {
 }
 
 const bandInWords = ({ early, late }: BandedDay): string =>
-  early === late ? isoDay(early) : `${isoDay(early)} to ${isoDay(late)}`;
+  early === late ? isoDay(early) : seasonTexts.between(isoDay(early), isoDay(late));
 
 /** What an event is called in a calendar: "Bagworm: hatch". */
 export const titleOf = ({ aboutName, name }: SeasonEvent): string =>
@@ -55,7 +56,7 @@ export function calendarFile(entries: readonly CalendarEntry[]): Result<string, 
   const { error, value } = createEvents(attributes);
   return typeof value === 'string'
     ? ok(value)
-    : fail(`The calendar could not be made: ${error?.message ?? 'it would hold no date'}.`);
+    : fail(seasonTexts.calendarFailed(error?.message ?? seasonTexts.noDateInIt));
 }
 
 /** The dates of a season, by their medians. */
@@ -66,7 +67,7 @@ export function seasonCalendar(events: readonly DatedEvent[]): Result<string, st
       title: titleOf(event),
       from: span.from.median,
       to: span.to.median,
-      description: `Opens ${bandInWords(span.from)}, closes ${bandInWords(span.to)} in 8 of 10 years.`,
+      description: seasonTexts.opensCloses(bandInWords(span.from), bandInWords(span.to)),
     })),
   );
 }

@@ -1,3 +1,4 @@
+import { connectionTexts } from '../texts/connectionTexts.ts';
 import { newId } from '../../contracts/ids.ts';
 import type { Author } from './cases/changes.ts';
 
@@ -18,5 +19,5 @@ function deviceId(): string {
 /** This browser, as colleagues read it; people sign nothing yet. */
 export function thisDesk(): Author {
   const device = deviceId();
-  return { device, author: `Desk ${device.slice(0, 4)}` };
+  return { device, author: connectionTexts.deskName(device.slice(0, 4)) };
 }

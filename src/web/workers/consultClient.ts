@@ -1,3 +1,4 @@
+import { connectionTexts } from '../texts/connectionTexts.ts';
 import type { ScheduleQuery } from '../../application/answerSchedule.ts';
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
@@ -12,14 +13,14 @@ type Scheduled = Result<PlanSchedule, Problem>;
 const NO_LIBRARY: Problem = {
   code: 'unavailable',
   field: null,
-  message: 'The library could not be loaded.',
-  cure: 'It is asked for again by itself; what you typed is kept.',
+  message: connectionTexts.libraryNotLoaded,
+  cure: connectionTexts.askedAgain,
 };
 const FAILED: Problem = {
   code: 'too-slow',
   field: 'words',
-  message: 'This could not be worked out in time.',
-  cure: 'Shorten the words, or move a part of them to a second plant; all of it is kept.',
+  message: connectionTexts.tookTooLong,
+  cure: connectionTexts.shortenTheWords,
 };
 
 /** A worker that has not answered by then is ended, and the next question starts another. */

@@ -1,3 +1,5 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
+import { commonTexts } from '../../texts/commonTexts.ts';
 import { useEffect, useState } from 'react';
 import { Dialog, Heading, Label, Modal, ModalOverlay, SearchField } from 'react-aria-components';
 import { styled } from 'styled-components';
@@ -130,29 +132,24 @@ export function AddFinding({ plant, host, said, onClose }: AddFindingProps) {
       <Sheet>
         <Dialog>
           <Head>
-            <Heading slot="title">Add a finding</Heading>
-            {said !== '' && <Quietly>for the words “{said}”</Quietly>}
-            <Button onPress={onClose}>Done</Button>
+            <Heading slot="title">{caseTexts.addAFinding}</Heading>
+            {said !== '' && (
+              <Quietly>
+                {caseTexts.forWords}
+                {said}”
+              </Quietly>
+            )}
+            <Button onPress={onClose}>{commonTexts.done}</Button>
           </Head>
           <Body>
             <PlantPicture part={part} onPart={setPart} />
             <div>
               <SearchField autoFocus value={words} onChange={setWords}>
-                <SearchLabel>What is seen, or what happened</SearchLabel>
+                <SearchLabel>{caseTexts.findingSearchLabel}</SearchLabel>
                 <TextBox />
               </SearchField>
-              {failed && (
-                <Notice tone="caution">
-                  The library could not be loaded. Check the connection and open this again; the
-                  case is kept.
-                </Notice>
-              )}
-              {search && found.length === 0 && (
-                <Notice>
-                  Nothing of that name. Try another word or another part; the caller’s words stay in
-                  the text.
-                </Notice>
-              )}
+              {failed && <Notice tone="caution">{caseTexts.libraryNotLoaded}</Notice>}
+              {search && found.length === 0 && <Notice>{caseTexts.noSuchFinding}</Notice>}
               <FoundSection>
                 {found.map((one) => (
                   <FoundFinding
@@ -195,8 +192,8 @@ function FoundFinding({ finding: { label, plate }, state, onTell }: FoundFinding
         <PlateFigure plate={plate} pixels={52} />
       )}
       <span>{label}</span>
-      {button('Yes', true)}
-      {button('No', false)}
+      {button(caseTexts.yes, true)}
+      {button(caseTexts.no, false)}
     </Item>
   );
 }

@@ -1,3 +1,5 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
+import { commonTexts } from '../../texts/commonTexts.ts';
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { midSentence } from '../../../wording/midSentence.ts';
@@ -49,19 +51,20 @@ const Note = styled.div`
 `;
 
 const VERDICT_WORDS: Readonly<Record<Advice['verdict'], string>> = {
-  leave: 'Leave it',
-  'act-now': 'Act now',
-  wait: 'Wait for the window',
-  'too-late': 'Too late this year',
-  'find-out': 'Find out first',
-  professional: 'Call a professional',
+  leave: caseTexts.leaveIt,
+  'act-now': caseTexts.actNow,
+  wait: caseTexts.waitForTheWindow,
+  'too-late': caseTexts.tooLateThisYear,
+  'find-out': caseTexts.findOutFirst,
+  professional: caseTexts.callAProfessional,
 };
 const CAREFUL: readonly Advice['verdict'][] = ['find-out', 'too-late', 'professional', 'wait'];
 
 function whenOf({ when }: Step, today: string): string {
-  if (when.from <= today) return when.to === null ? 'Now' : `Now, to ${shortDate(when.to, today)}`;
+  if (when.from <= today)
+    return when.to === null ? commonTexts.now : caseTexts.nowTo(shortDate(when.to, today));
   return when.to === null
-    ? `From ${shortDate(when.from, today)}`
+    ? caseTexts.from(shortDate(when.from, today))
     : `${shortDate(when.from, today)} – ${shortDate(when.to, today)}`;
 }
 
@@ -75,7 +78,9 @@ function Steps({ steps, today }: { readonly steps: readonly Step[]; readonly tod
           {step.cautions.length > 0 && (
             <Small>
               {step.cautions.map((caution) => (
-                <li key={caution}>Mind: {caution}</li>
+                <li key={caution}>
+                  {commonTexts.mind} {caution}
+                </li>
               ))}
             </Small>
           )}
@@ -98,19 +103,19 @@ export function AdvicePanel({ answer, today, closed, onDates }: AdvicePanelProps
   if (!answer) return null;
   const { verdict, headline, steps, cautions, refer, notDoing, differ, lookAgain } = answer.advice;
   return (
-    <section aria-label="Advice so far">
+    <section aria-label={caseTexts.adviceSoFar}>
       <ColumnTitle>
-        Advice so far
+        {caseTexts.adviceSoFar}
         <Verdict $careful={CAREFUL.includes(verdict)}>{VERDICT_WORDS[verdict]}</Verdict>
         <Button kind="quiet" onPress={onDates}>
-          Dates <Key>Alt T</Key>
+          {caseTexts.dates} <Key>Alt T</Key>
         </Button>
       </ColumnTitle>
       <Headline>{headline}</Headline>
       <Steps steps={steps} today={today} />
       {notDoing.length > 0 && (
         <Note>
-          <h3>Not doing</h3>
+          <h3>{caseTexts.notDoing}</h3>
           <ul>
             {notDoing.map(({ text, why }) => (
               <li key={text}>
@@ -122,15 +127,17 @@ export function AdvicePanel({ answer, today, closed, onDates }: AdvicePanelProps
       )}
       {differ.map(({ over, here, others, why }) => (
         <Note key={over}>
-          <h3>Advisors differ: {midSentence(over)}</h3>
+          <h3>
+            {commonTexts.advisorsDiffer} {midSentence(over)}
+          </h3>
           <p>
-            {others} Here: {here} {why}
+            {others} {commonTexts.here} {here} {why}
           </p>
         </Note>
       ))}
       {refer.length > 0 && (
         <Note>
-          <h3>Refer to</h3>
+          <h3>{caseTexts.referTo}</h3>
           <p>{refer.join(', ')}</p>
         </Note>
       )}
@@ -139,10 +146,10 @@ export function AdvicePanel({ answer, today, closed, onDates }: AdvicePanelProps
           <p key={caution}>{caution}</p>
         ))}
         <p>
-          Look again about {shortDate(lookAgain, today)}.{' '}
+          {caseTexts.lookAgainAbout} {shortDate(lookAgain, today)}.{' '}
           <Quietly>
-            Library {answer.knowledge.version.slice(0, 8)}
-            {closed && ', as answered when the case was closed'}
+            {commonTexts.library} {answer.knowledge.version.slice(0, 8)}
+            {closed && caseTexts.answeredAtClosing}
           </Quietly>
         </p>
       </Note>

@@ -1,3 +1,4 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
@@ -98,8 +99,8 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
     'alt+u': answerFirst('unknown'),
   });
   return (
-    <Area role="region" aria-label="Ask next">
-      <ColumnTitle>Ask next</ColumnTitle>
+    <Area role="region" aria-label={caseTexts.askNext}>
+      <ColumnTitle>{caseTexts.askNext}</ColumnTitle>
       {answer && <Conflicts conflicts={answer.conflicts} />}
       {answer?.settled && <Settled why={answer.settledWhy} />}
       <ul>
@@ -120,9 +121,13 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
 function Settled({ why }: { readonly why: ConsultResponse['settledWhy'] }) {
   return (
     <Asked as="div">
-      <p>Settled</p>
+      <p>{caseTexts.settled}</p>
       <small>{why.reason}</small>
-      {why.sample !== null && <small>Only a sample would help: {why.sample}</small>}
+      {why.sample !== null && (
+        <small>
+          {caseTexts.onlyASampleWouldHelp} {why.sample}
+        </small>
+      )}
     </Asked>
   );
 }
@@ -170,9 +175,9 @@ function QuestionItem({ question, showKeys, onTell }: QuestionItemProps) {
       </WithPlate>
       <Answers>
         {choices.length === 0
-          ? [button('Yes', true, 'Y'), button('No', false, 'N')]
+          ? [button(caseTexts.yes, true, 'Y'), button(caseTexts.no, false, 'N')]
           : choices.map((choice) => button(choice.label, choice.finding, '', choice.plate))}
-        {button('Cannot tell', 'unknown', 'U')}
+        {button(caseTexts.cannotTell, 'unknown', 'U')}
       </Answers>
     </Asked>
   );

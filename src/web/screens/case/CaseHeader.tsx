@@ -1,3 +1,5 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
+import { commonTexts } from '../../texts/commonTexts.ts';
 import { useState } from 'react';
 import { closeCase } from '../../store/page.ts';
 import { styled } from 'styled-components';
@@ -35,15 +37,15 @@ const End = styled.div`
 `;
 
 const CHANNELS = [
-  { id: 'phone', text: 'By telephone' },
-  { id: 'walk-in', text: 'At the desk' },
-  { id: 'email', text: 'By email' },
-  { id: 'text', text: 'By text message' },
+  { id: 'phone', text: caseTexts.byTelephone },
+  { id: 'walk-in', text: commonTexts.atTheDesk },
+  { id: 'email', text: caseTexts.byEmail },
+  { id: 'text', text: caseTexts.byTextMessage },
 ] as const;
 const APPROACHES = [
-  { id: 'leave', text: 'Leave alone where possible' },
-  { id: 'organic', text: 'Organic only' },
-  { id: 'integrated', text: 'Whatever works' },
+  { id: 'leave', text: caseTexts.leaveAloneWherePossible },
+  { id: 'organic', text: caseTexts.organicOnly },
+  { id: 'integrated', text: caseTexts.whateverWorks },
 ] as const;
 
 function textOf<T extends string>(
@@ -61,18 +63,18 @@ function EnquirerChip({ record }: { readonly record: CaseRecord }) {
   const happen = useRecordEvent();
   const { name, contact } = record.enquirer;
   return (
-    <Chip name="Who" value={name || 'name not taken'}>
+    <Chip name={caseTexts.who} value={name || caseTexts.nameNotTaken}>
       {() => (
         <>
           <Field
-            label="Name"
+            label={caseTexts.name}
             value={name}
             autoFocus
             max={MAX_NAME}
             onChange={(to) => happen({ kind: 'enquirer-set', name: to })}
           />
           <Field
-            label="How to reach them"
+            label={caseTexts.howToReachThem}
             value={contact}
             max={MAX_CONTACT}
             onChange={(to) => happen({ kind: 'enquirer-set', contact: to })}
@@ -102,16 +104,12 @@ function PlaceForm({ plant, close }: { readonly plant: CasePlant; readonly close
   };
   return (
     <>
-      <Field label="Latitude, south is negative" value={lat} autoFocus onChange={setLat} />
-      <Field label="Longitude, west is negative" value={lon} onChange={setLon} />
-      <Field label="Height in metres, if known" value={height} onChange={setHeight} />
-      <p>
-        {good
-          ? ''
-          : 'Latitude is a number from -90 to 90, longitude from -180 to 180, height in metres or empty.'}
-      </p>
+      <Field label={caseTexts.latitudeSouthIsNegative} value={lat} autoFocus onChange={setLat} />
+      <Field label={caseTexts.longitudeWestIsNegative} value={lon} onChange={setLon} />
+      <Field label={caseTexts.heightInMetresIfKnown} value={height} onChange={setHeight} />
+      <p>{good ? '' : caseTexts.placeInvalid}</p>
       <Button kind="main" isDisabled={!good} onPress={save}>
-        Use this place
+        {caseTexts.useThisPlace}
       </Button>
     </>
   );
@@ -132,10 +130,10 @@ export function CaseHeader({ record, plant, answer }: CaseHeaderProps) {
   return (
     <Bar>
       <EnquirerChip record={record} />
-      <Chip name="Came" value={textOf(CHANNELS, record.channel)}>
+      <Chip name={caseTexts.came} value={textOf(CHANNELS, record.channel)}>
         {() => (
           <Choices
-            label="How they reached us"
+            label={caseTexts.howTheyReachedUs}
             value={record.channel}
             choices={CHANNELS}
             onChange={(channel) => happen({ kind: 'channel-set', channel })}
@@ -143,12 +141,14 @@ export function CaseHeader({ record, plant, answer }: CaseHeaderProps) {
         )}
       </Chip>
       <Chip
-        name="Plant"
-        value={known ? `${known.name}${plant.plant === null ? ' (heard)' : ''}` : 'not known yet'}
+        name={commonTexts.plant}
+        value={
+          known ? `${known.name}${plant.plant === null ? ' (heard)' : ''}` : caseTexts.notKnownYet
+        }
       >
         {(close) => (
           <PlantChooser
-            back={plant.plant === null ? null : 'Take it from the words'}
+            back={plant.plant === null ? null : caseTexts.takeItFromTheWords}
             onChoose={(chosen) => {
               happen({ kind: 'plant-chosen', plantId, plant: chosen });
               close();
@@ -156,22 +156,25 @@ export function CaseHeader({ record, plant, answer }: CaseHeaderProps) {
           />
         )}
       </Chip>
-      <Chip name="Place" value={`${degrees(place.lat, 'N', 'S')} ${degrees(place.lon, 'E', 'W')}`}>
+      <Chip
+        name={caseTexts.place}
+        value={`${degrees(place.lat, 'N', 'S')} ${degrees(place.lon, 'E', 'W')}`}
+      >
         {(close) => <PlaceForm plant={plant} close={close} />}
       </Chip>
-      <Chip name="Day" value={briefDate(date)}>
+      <Chip name={commonTexts.day} value={briefDate(date)}>
         {() => (
           <DateField
-            label="Day of the enquiry"
+            label={caseTexts.dayOfTheEnquiry}
             value={date}
             onChange={(to) => happen({ kind: 'date-set', plantId, date: to })}
           />
         )}
       </Chip>
-      <Chip name="Approach" value={textOf(APPROACHES, approach)}>
+      <Chip name={caseTexts.approach} value={textOf(APPROACHES, approach)}>
         {() => (
           <Choices
-            label="How they want to garden"
+            label={caseTexts.howTheyWantToGarden}
             value={approach}
             choices={APPROACHES}
             onChange={(to) => happen({ kind: 'approach-set', plantId, approach: to })}
@@ -187,7 +190,7 @@ export function CaseHeader({ record, plant, answer }: CaseHeaderProps) {
             else void closeCase(record.id);
           }}
         >
-          {closed ? 'Open again' : 'Close case'}
+          {closed ? caseTexts.openAgain : caseTexts.closeCase}
         </Button>
       </End>
     </Bar>

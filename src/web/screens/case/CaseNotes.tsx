@@ -1,3 +1,5 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
+import { commonTexts } from '../../texts/commonTexts.ts';
 import { styled } from 'styled-components';
 import type { CaseRecord, Conflict } from '../../../contracts/cases.ts';
 import { Button } from '../../kit/Button.tsx';
@@ -32,22 +34,22 @@ const Area = styled.section`
 `;
 
 const FIELD_WORDS: Readonly<Record<Conflict['field'], string>> = {
-  words: 'Words',
-  plant: 'Plant',
-  date: 'Day',
-  place: 'Place',
-  approach: 'Approach',
-  answer: 'Answer',
-  outcome: 'What it proved to be',
-  harvest: 'Harvest',
-  label: 'Label',
-  seen: 'Day seen',
-  dates: 'Kept dates',
-  channel: 'Came',
-  name: 'Name',
-  contact: 'How to reach them',
-  'call-back': 'Call back',
-  status: 'State',
+  words: caseTexts.words,
+  plant: commonTexts.plant,
+  date: commonTexts.day,
+  place: caseTexts.place,
+  approach: caseTexts.approach,
+  answer: caseTexts.answer,
+  outcome: caseTexts.whatItProvedToBe,
+  harvest: caseTexts.harvest,
+  label: caseTexts.label,
+  seen: caseTexts.daySeen,
+  dates: caseTexts.keptDates,
+  channel: caseTexts.came,
+  name: caseTexts.name,
+  contact: caseTexts.howToReachThem,
+  'call-back': commonTexts.callBack,
+  status: commonTexts.state,
 };
 
 const shown = (value: string): string =>
@@ -71,23 +73,23 @@ function ConflictItem({
       <p>
         <b>{what}:</b>{' '}
         {field === 'words'
-          ? `${otherBy} wrote ${shown(other)} where ${shown(kept)} was written. Both stand in the text.`
-          : `${shown(kept)} holds. ${otherBy} set ${shown(other)} at the same time.`}
+          ? caseTexts.bothWordsStand(otherBy, shown(other), shown(kept))
+          : caseTexts.holdsOver(shown(kept), otherBy, shown(other))}
       </p>
       {restore && (
         <Button
           kind="quiet"
-          aria-label={`${what}: take ${shown(other)}`}
+          aria-label={caseTexts.chooseTheOther(what, shown(other))}
           onPress={() => {
             happen(restore);
             settle();
           }}
         >
-          Take {shown(other.length > 24 ? `${other.slice(0, 24)}…` : other)}
+          {caseTexts.take} {shown(other.length > 24 ? `${other.slice(0, 24)}…` : other)}
         </Button>
       )}
-      <Button kind="quiet" aria-label={`${what}: leave as it is`} onPress={settle}>
-        Leave as it is
+      <Button kind="quiet" aria-label={caseTexts.leaveAs(what)} onPress={settle}>
+        {caseTexts.leaveAsItIs}
       </Button>
     </li>
   );
@@ -116,16 +118,22 @@ function RefusedItem({ refused }: { readonly refused: RefusedEvent }) {
   return (
     <li>
       <p>
-        <b>Not accepted:</b> {problem.message} {problem.cure}
-        {words !== '' && <span> Your words: “{words}”</span>}
+        <b>{caseTexts.notAccepted}</b> {problem.message} {problem.cure}
+        {words !== '' && (
+          <span>
+            {' '}
+            {caseTexts.yourWords}
+            {words}”
+          </span>
+        )}
       </p>
       {words !== '' && (
         <Button kind="quiet" onPress={() => void navigator.clipboard.writeText(words)}>
-          Copy
+          {caseTexts.copy}
         </Button>
       )}
       <Button kind="quiet" onPress={() => void dispatch(refusedDropped({ caseId, id }))}>
-        Let it go
+        {caseTexts.letItGo}
       </Button>
     </li>
   );
@@ -139,11 +147,12 @@ export function CaseNotes({ record }: { readonly record: CaseRecord }) {
   const aboutOf = ({ plantId, about }: Conflict): string => {
     const at = plants.findIndex(({ id }) => id === plantId);
     const plant = plants[at];
-    const which = plant && plants.length > 1 ? ` of ${tabTitle(plant.words, plant.plant, at)}` : '';
+    const which =
+      plant && plants.length > 1 ? caseTexts.ofPlant(tabTitle(plant.words, plant.plant, at)) : '';
     return `${about === null ? '' : ` ${about.replaceAll('-', ' ')}`}${which}`;
   };
   return (
-    <Area aria-label="To be looked at" tabIndex={0}>
+    <Area aria-label={caseTexts.toBeLookedAt} tabIndex={0}>
       <ul>
         {refused.map((one) => (
           <RefusedItem key={one.id} refused={one} />

@@ -1,3 +1,5 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
+import { commonTexts } from '../../texts/commonTexts.ts';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { styled } from 'styled-components';
@@ -86,7 +88,7 @@ export function CasePage() {
     return () => clearTimeout(timer);
   }, [again, round]);
   useEffect(() => {
-    document.title = record ? `Case ${record.number} - Sounding` : 'Case - Sounding';
+    document.title = record ? caseTexts.caseTitle(record.number) : caseTexts.openingTitle;
   }, [record]);
   if (record && plant)
     return (
@@ -99,11 +101,11 @@ export function CasePage() {
       {failed ? (
         <Notice tone="caution">
           {failed.problem.message} {failed.problem.cure}{' '}
-          <Button onPress={() => setRound(round + 1)}>Try again</Button>{' '}
-          <Link to="/">To the Desk</Link>
+          <Button onPress={() => setRound(round + 1)}>{commonTexts.tryAgain}</Button>{' '}
+          <Link to="/">{caseTexts.toTheDesk}</Link>
         </Notice>
       ) : (
-        <Notice>Opening the case.</Notice>
+        <Notice>{caseTexts.openingTheCase}</Notice>
       )}
     </Alone>
   );
@@ -150,10 +152,10 @@ function OpenCase({ record, plant }: OpenCaseProps) {
       <CaseNotes record={record} />
       <Work>
         <Columns>
-          <PanelBoundary name="What was heard" resetKey={panelKey}>
+          <PanelBoundary name={caseTexts.whatWasHeard} resetKey={panelKey}>
             <HeardPanel plant={plant} answer={answer} key={plant.id} onAdd={addFinding} />
           </PanelBoundary>
-          <PanelBoundary name="The line of evidence" resetKey={panelKey}>
+          <PanelBoundary name={caseTexts.theLineOfEvidence} resetKey={panelKey}>
             <SoundingLine
               plant={plant}
               answer={answer}
@@ -161,7 +163,7 @@ function OpenCase({ record, plant }: OpenCaseProps) {
             />
           </PanelBoundary>
           {dates && answer ? (
-            <PanelBoundary name="The dates of the plan" resetKey={panelKey}>
+            <PanelBoundary name={caseTexts.datesPanel} resetKey={panelKey}>
               <DatesPanel
                 caseId={caseId}
                 plant={plant}
@@ -171,18 +173,18 @@ function OpenCase({ record, plant }: OpenCaseProps) {
             </PanelBoundary>
           ) : (
             <>
-              <PanelBoundary name="The list of causes" resetKey={panelKey}>
+              <PanelBoundary name={caseTexts.theListOfCauses} resetKey={panelKey}>
                 <CausesPanel
                   answer={answer}
                   without={isHere && without ? without.response : null}
                   problem={problem}
                 />
               </PanelBoundary>
-              <Column aria-label="Questions and advice">
-                <PanelBoundary name="The next question" resetKey={panelKey}>
+              <Column aria-label={caseTexts.questionsAndAdvice}>
+                <PanelBoundary name={caseTexts.theNextQuestion} resetKey={panelKey}>
                   <AskPanel plant={plant} answer={answer} />
                 </PanelBoundary>
-                <PanelBoundary name="The advice" resetKey={panelKey}>
+                <PanelBoundary name={caseTexts.theAdvice} resetKey={panelKey}>
                   <AdvicePanel
                     answer={answer}
                     today={plant.date}

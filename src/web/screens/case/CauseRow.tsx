@@ -1,3 +1,5 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
+import { commonTexts } from '../../texts/commonTexts.ts';
 import { Button } from 'react-aria-components';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
@@ -102,7 +104,7 @@ export function Weights({ title, list }: { readonly title: string; readonly list
         {list.map(({ finding, label, decibans }) => (
           <tr key={finding}>
             <td>
-              {decibans > 0 ? 'For: ' : 'Against: '}
+              {decibans > 0 ? caseTexts.speaksFor : caseTexts.speaksAgainst}
               {label}
             </td>
             <td>{signed(decibans)}</td>
@@ -125,30 +127,32 @@ function CauseDetail({ cause }: { readonly cause: Cause }) {
     <Detail>
       <p>{cause.say}</p>
       {reasons.length > 0 ? (
-        <Weights title="Rather than nothing wrong" list={reasons} />
+        <Weights title={caseTexts.ratherThanNothingWrong} list={reasons} />
       ) : (
-        <p>Nothing said so far speaks for or against it; it stands here because it is common.</p>
+        <p>{caseTexts.noArgument}</p>
       )}
       {cause.versus !== null && tellsMore(cause.versus.arguments, reasons) && (
         <Weights
-          title={`Rather than ${midSentence(cause.versus.name)}`}
+          title={caseTexts.ratherThan(midSentence(cause.versus.name))}
           list={cause.versus.arguments}
         />
       )}
       {cause.seenHere !== null && (
         <p>
-          Confirmed here {cause.seenHere.cases.toFixed(1)} times, as weighted: taken as{' '}
-          {cause.seenHere.factor.toFixed(2)} times as common as the library says.
+          {caseTexts.confirmedHere} {cause.seenHere.cases.toFixed(1)} {caseTexts.timesAsWeighted}{' '}
+          {cause.seenHere.factor.toFixed(2)} {caseTexts.timesAsCommon}
         </p>
       )}
       {cause.lookAlikes.map(({ id, name, tells }) => (
         <p key={id}>
-          <b>Not {midSentence(name)}?</b> {tells}{' '}
-          <Link to={`/library/compare/${cause.id}/${id}`}>Side by side</Link>
+          <b>
+            {caseTexts.not} {midSentence(name)}?
+          </b>{' '}
+          {tells} <Link to={`/library/compare/${cause.id}/${id}`}>{commonTexts.sideBySide}</Link>
         </p>
       ))}
       <Link to={`/library/${cause.category === 'care' ? 'care' : 'cause'}/${cause.id}`}>
-        All about it in the Library
+        {caseTexts.allInLibrary}
       </Link>
     </Detail>
   );

@@ -1,3 +1,5 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
+import { commonTexts } from '../../texts/commonTexts.ts';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
@@ -24,8 +26,8 @@ const CAUSES_LISTED = 5;
 /** Pseudo-causes that are always in the list. */
 function always(answer: ConsultResponse) {
   return [
-    { id: 'nothing-wrong', name: 'Nothing wrong', probability: answer.nothingWrong },
-    { id: 'not-in-library', name: 'Not in our library', probability: answer.unexplained },
+    { id: 'nothing-wrong', name: caseTexts.nothingWrong, probability: answer.nothingWrong },
+    { id: 'not-in-library', name: caseTexts.notInOurLibrary, probability: answer.unexplained },
   ];
 }
 
@@ -44,9 +46,11 @@ function Together({ pair }: { readonly pair: ConsultResponse['pair'] }) {
   if (pair.length === 0) return null;
   return (
     <Aside>
-      <h3>Two at once: {pair.map(({ name }) => name).join(' with ')}</h3>
+      <h3>
+        {caseTexts.twoAtOnce} {pair.map(({ name }) => name).join(' with ')}
+      </h3>
       {pair.map(({ alone, name, arguments: list }) => (
-        <Weights key={alone} title={`Rather than ${midSentence(name)} alone`} list={list} />
+        <Weights key={alone} title={caseTexts.ratherThanAlone(midSentence(name))} list={list} />
       ))}
     </Aside>
   );
@@ -57,14 +61,16 @@ function WouldChange({ change }: { readonly change: ConsultResponse['wouldChange
   if (!change) return null;
   return (
     <Aside>
-      <h3>What would change this</h3>
-      <p>{change.leader.name} would lead if:</p>
+      <h3>{caseTexts.whatWouldChangeThis}</h3>
+      <p>
+        {change.leader.name} {caseTexts.wouldLeadIf}
+      </p>
       <ul>
         {change.turns.map(({ finding, label, value, takesBack }) => (
           <li key={finding}>
-            {value ? 'so: ' : 'not so: '}
+            {value ? 'so: ' : caseTexts.notSo}
             {label}
-            {takesBack && ' (against what was said)'}
+            {takesBack && caseTexts.againstWhatWasSaid}
           </li>
         ))}
       </ul>
@@ -79,21 +85,19 @@ export function CausesPanel({ answer, without, problem }: CausesPanelProps) {
   const leading = answer?.causes[0]?.id ?? null;
   const show = (id: string) => () => setOpen(id);
   return (
-    <Column aria-label="Causes">
+    <Column aria-label={commonTexts.causes}>
       <ColumnTitle>
-        Causes{' '}
-        <Quietly>
-          {without ? 'as they would stand without that' : 'share of the evidence, not a proof'}
-        </Quietly>
+        {commonTexts.causes}{' '}
+        <Quietly>{without ? caseTexts.standingWithout : caseTexts.shareNotProof}</Quietly>
       </ColumnTitle>
       {problem && (
         <Notice tone="caution">
           {problem.message} {problem.cure}
         </Notice>
       )}
-      {!shown && !problem && <Notice>Loading the library.</Notice>}
+      {!shown && !problem && <Notice>{caseTexts.loadingTheLibrary}</Notice>}
       {shown && shown.plant === null && shown.heard.length === 0 ? (
-        <Notice>Nothing to weigh yet. Name the plant first: it removes most causes.</Notice>
+        <Notice>{caseTexts.nothingToWeigh}</Notice>
       ) : null}
       {shown && (shown.plant !== null || shown.heard.length > 0) && (
         <Rows>

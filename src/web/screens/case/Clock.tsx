@@ -1,3 +1,4 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
 import { useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import { sinceInWords } from '../../kit/dates.ts';
@@ -23,8 +24,8 @@ export function Clock({ since, running }: { readonly since: string; readonly run
   return (
     <Figures
       role="timer"
-      aria-label="Time on this case"
-      title={`Case opened ${since.slice(0, 10)}`}
+      aria-label={caseTexts.timeOnThisCase}
+      title={caseTexts.caseOpened(since.slice(0, 10))}
     >
       {sinceInWords(seconds)}
     </Figures>

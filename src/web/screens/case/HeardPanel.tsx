@@ -1,3 +1,4 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
@@ -53,8 +54,13 @@ const Sign = styled.b`
   font-size: 13px;
 `;
 
-const HEADINGS: Readonly<Record<string, string>> = { ...PART_WORDS, answered: 'Answered' };
-const STATE_WORDS = { said: 'yes', denied: 'no', doubted: 'unsure', dropped: 'left out' } as const;
+const HEADINGS: Readonly<Record<string, string>> = { ...PART_WORDS, answered: caseTexts.answered };
+const STATE_WORDS = {
+  said: 'yes',
+  denied: 'no',
+  doubted: 'unsure',
+  dropped: caseTexts.leftOut,
+} as const;
 
 function byPart(list: readonly Evidence[]): [string, Evidence[]][] {
   const parts = new Map<string, Evidence[]>();
@@ -119,27 +125,27 @@ function EvidenceItem({ plant, one }: { readonly plant: CasePlant; readonly one:
       <Sign>{STATE_WORDS[state]}</Sign>
       <span>{label}</span>
       {byHand ? (
-        <Button kind="quiet" onPress={undo} aria-label={`Undo: ${label}`}>
-          Undo
+        <Button kind="quiet" onPress={undo} aria-label={caseTexts.undoFinding(label)}>
+          {caseTexts.undo}
         </Button>
       ) : (
         <>
           <Button
             kind="quiet"
             onPress={set(state === 'denied', 0.9)}
-            aria-label={`Turn round: ${label}`}
+            aria-label={caseTexts.turnRound(label)}
           >
-            {state === 'denied' ? 'Yes' : 'No'}
+            {state === 'denied' ? caseTexts.yes : caseTexts.no}
           </Button>
           <Button
             kind="quiet"
             onPress={set(state !== 'denied', 0.4)}
-            aria-label={`Not sure: ${label}`}
+            aria-label={caseTexts.notSure(label)}
           >
-            Unsure
+            {caseTexts.unsure}
           </Button>
-          <Button kind="quiet" onPress={set('unknown', 1)} aria-label={`Leave out: ${label}`}>
-            Drop
+          <Button kind="quiet" onPress={set('unknown', 1)} aria-label={caseTexts.leaveOut(label)}>
+            {caseTexts.drop}
           </Button>
         </>
       )}
@@ -169,7 +175,7 @@ function Amounts({ amounts }: { readonly amounts: ConsultResponse['amounts'] }) 
   if (amounts.length === 0) return null;
   return (
     <>
-      <Part>When and how much</Part>
+      <Part>{caseTexts.whenAndHowMuch}</Part>
       <ul>
         {amounts.map(({ text, span: [start] }) => (
           <Item key={start}>
@@ -195,16 +201,16 @@ export function HeardPanel({ plant, answer, onAdd }: HeardPanelProps) {
   const list = answer ? listEvidence(plant, answer) : [];
   useKeys({ 'alt+h': () => focusRow(rows()[0]) });
   return (
-    <Column aria-label="Heard">
+    <Column aria-label={caseTexts.heard}>
       <ColumnTitle>
-        Heard{' '}
+        {caseTexts.heard}{' '}
         <Quietly>
-          {list.length === 0 ? 'nothing understood yet' : `${list.length} understood`}
+          {list.length === 0 ? caseTexts.nothingUnderstoodYet : caseTexts.understood(list.length)}
         </Quietly>
         <Key>Alt W</Key>
       </ColumnTitle>
       <MarkedText
-        label="The enquirer's words"
+        label={caseTexts.theEnquirersWords}
         value={plant.words}
         marks={marksOf(plant, answer)}
         max={MAX_CHARACTERS}
@@ -214,13 +220,13 @@ export function HeardPanel({ plant, answer, onAdd }: HeardPanelProps) {
       <SeveralPlants plant={plant} answer={answer} />
       <AddRow>
         <Button kind="quiet" onPress={onAdd}>
-          Add a finding <Key>Alt S</Key>
+          {caseTexts.addAFinding} <Key>Alt S</Key>
         </Button>
-        <Quietly>mark words first to tie them to it</Quietly>
+        <Quietly>{caseTexts.markWordsFirst}</Quietly>
       </AddRow>
       {list.length > 0 && (
         <Quietly>
-          <Key>Alt H</Key> then Y, N, U, Del and the arrows
+          <Key>Alt H</Key> {caseTexts.thenKeys}
         </Quietly>
       )}
       {byPart(list).map(([part, items]) => (

@@ -1,3 +1,4 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { Button } from '../../kit/Button.tsx';
@@ -25,16 +26,16 @@ const Sheet = styled(Modal)`
 `;
 
 const KEYS = [
-  ['Alt W', 'Go to the words'],
-  ['Alt S', 'Add a finding; words marked in the text are tied to it'],
-  ['Alt H', 'Go to what was understood: Y, N, U or Del on a row, arrows to the next'],
-  ['Alt Y', 'Yes to the first question'],
-  ['Alt N', 'No to the first question'],
-  ['Alt U', 'Cannot tell'],
-  ['Alt T', 'The dates of the plan, and back to the causes'],
-  ['Alt P', 'Add another plant to this call'],
-  ['Alt D', 'Back to the Desk'],
-  ['?', 'This list, when nothing is being typed'],
+  ['Alt W', caseTexts.goToTheWords],
+  ['Alt S', caseTexts.addFindingKey],
+  ['Alt H', caseTexts.goToFindings],
+  ['Alt Y', caseTexts.yesToTheFirstQuestion],
+  ['Alt N', caseTexts.noToTheFirstQuestion],
+  ['Alt U', caseTexts.cannotTell],
+  ['Alt T', caseTexts.goToDates],
+  ['Alt P', caseTexts.addAnotherPlant],
+  ['Alt D', caseTexts.backToTheDesk],
+  ['?', caseTexts.thisList],
 ] as const;
 
 /** The keys of the case page. */
@@ -49,7 +50,7 @@ export function KeysDialog({
     <Over isOpen={open} onOpenChange={(is) => !is && onClose()} isDismissable>
       <Sheet>
         <Dialog>
-          <Heading slot="title">Keys</Heading>
+          <Heading slot="title">{caseTexts.keys}</Heading>
           <dl>
             {KEYS.map(([key, does]) => (
               <div key={key} style={{ display: 'contents' }}>
@@ -60,7 +61,7 @@ export function KeysDialog({
               </div>
             ))}
           </dl>
-          <Button onPress={onClose}>Close</Button>
+          <Button onPress={onClose}>{caseTexts.close}</Button>
         </Dialog>
       </Sheet>
     </Over>

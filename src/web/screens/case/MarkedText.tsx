@@ -1,3 +1,4 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
 import { useLayoutEffect, useRef, useState, type CompositionEvent } from 'react';
 import { TextArea, TextField } from 'react-aria-components';
 import { styled } from 'styled-components';
@@ -197,7 +198,7 @@ export function MarkedText({ label, value, marks, max, onType, editsBetween }: M
           maxLength={max}
           onCompositionStart={() => setComposing({ before: value, text: value })}
           onCompositionEnd={compose}
-          placeholder="Type what the caller says, in their words."
+          placeholder={caseTexts.wordsPlaceholder}
           spellCheck={false}
           onScroll={(event) => {
             if (behind.current) behind.current.scrollTop = event.currentTarget.scrollTop;

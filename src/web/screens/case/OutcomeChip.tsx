@@ -1,3 +1,4 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
@@ -10,10 +11,10 @@ import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useRecordEvent } from './common/useCase.ts';
 
 const HOW = [
-  { id: 'laboratory', text: 'A laboratory found it' },
-  { id: 'in-hand', text: 'We had it in the hand' },
-  { id: 'photograph', text: 'We saw a photograph' },
-  { id: 'enquirer', text: 'The enquirer says so' },
+  { id: 'laboratory', text: caseTexts.aLaboratoryFoundIt },
+  { id: 'in-hand', text: caseTexts.hadItInHand },
+  { id: 'photograph', text: caseTexts.weSawAPhotograph },
+  { id: 'enquirer', text: caseTexts.theEnquirerSaysSo },
 ] as const;
 const Form = styled.div`
   display: grid;
@@ -52,18 +53,18 @@ export function OutcomeChip({ plant, answer }: OutcomeChipProps) {
   const set = (cause: string, confirmed: Confirmation): void =>
     void happen({ kind: 'outcome-set', plantId, outcome: { cause, confirmed, on: today } });
   return (
-    <Chip name="It was" value={name ?? 'not known yet'}>
+    <Chip name={caseTexts.itWas} value={name ?? caseTexts.notKnownYet}>
       {() => (
         <Form>
           <Choices
-            label="What it proved to be"
+            label={caseTexts.whatItProvedToBe}
             value={outcome?.cause ?? ''}
             choices={causes}
             onChange={(cause) => set(cause, outcome?.confirmed ?? 'enquirer')}
           />
           {outcome && (
             <Choices
-              label="How that is known"
+              label={caseTexts.howThatIsKnown}
               value={outcome.confirmed}
               choices={HOW}
               onChange={(confirmed) => set(outcome.cause, confirmed)}
@@ -71,7 +72,7 @@ export function OutcomeChip({ plant, answer }: OutcomeChipProps) {
           )}
           {outcome && (
             <Button onPress={() => void happen({ kind: 'outcome-set', plantId, outcome: null })}>
-              Not known after all
+              {caseTexts.notKnownAfterAll}
             </Button>
           )}
           <LearningSwitch />
@@ -91,11 +92,11 @@ function LearningSwitch() {
     <Learning>
       <p>
         {experience.learning
-          ? `Confirmed cases (${cases.toFixed(1)} as weighted this month) move how common a cause is taken to be, at most threefold.`
-          : 'Confirmed cases are kept but not used.'}
+          ? caseTexts.learningExplained(cases.toFixed(1))
+          : caseTexts.notLearning}
       </p>
       <Button kind="quiet" onPress={() => void switchLearning(dispatch, !experience.learning)}>
-        {experience.learning ? 'Do not learn from cases' : 'Learn from cases'}
+        {experience.learning ? caseTexts.doNotLearnFromCases : caseTexts.learnFromCases}
       </Button>
     </Learning>
   );

@@ -1,3 +1,4 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { PARTS, type Part } from '../../../core/schema/finding.ts';
@@ -90,7 +91,7 @@ interface PlantPictureProps {
 export function PlantPicture({ part, onPart }: PlantPictureProps) {
   return (
     <ToggleButtonGroup
-      aria-label="Part of the plant"
+      aria-label={caseTexts.partOfThePlant}
       selectionMode="single"
       selectedKeys={part === null ? [] : [part]}
       onSelectionChange={(keys) => onPart(PARTS.find((one) => keys.has(one)) ?? null)}

@@ -1,3 +1,5 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
+import { commonTexts } from '../../texts/commonTexts.ts';
 import { styled } from 'styled-components';
 import type { CaseRecord } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
@@ -44,10 +46,13 @@ function CallBackChip({ record }: { readonly record: CaseRecord }) {
   const happen = useRecordEvent();
   const { callBackOn } = record;
   return (
-    <Chip name="Call back" value={callBackOn === null ? 'not booked' : briefDate(callBackOn)}>
+    <Chip
+      name={commonTexts.callBack}
+      value={callBackOn === null ? caseTexts.notBooked : briefDate(callBackOn)}
+    >
       {() => (
         <DateField
-          label="Day to call back; leave it empty for none"
+          label={caseTexts.callBackDay}
           optional
           value={callBackOn ?? ''}
           onChange={(on) => happen({ kind: 'call-back-set', on: on === '' ? null : on })}
@@ -69,8 +74,10 @@ interface PlantTabsProps {
 export function PlantTabs({ record, active, answer, onShow, onAdd }: PlantTabsProps) {
   const plant = record.plants.find(({ id }) => id === active);
   return (
-    <Bar aria-label="Plants of this call">
-      <h1>Case {record.number}</h1>
+    <Bar aria-label={caseTexts.plantsOfThisCall}>
+      <h1>
+        {commonTexts.caseWord} {record.number}
+      </h1>
       {record.plants.map(({ id, words, plant }, position) => (
         <Tab
           key={id}
@@ -82,7 +89,7 @@ export function PlantTabs({ record, active, answer, onShow, onAdd }: PlantTabsPr
         </Tab>
       ))}
       <Button kind="quiet" onPress={onAdd}>
-        Another plant <Key>Alt P</Key>
+        {caseTexts.anotherPlant} <Key>Alt P</Key>
       </Button>
       <Right>
         <SavedMark />

@@ -1,3 +1,4 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
@@ -46,9 +47,11 @@ export function SeveralPlants({ plant, answer }: SeveralPlantsProps) {
   };
   return (
     <Offer role="note">
-      <span>About {parts.map(({ name }) => midSentence(name)).join(', ')}.</span>
+      <span>
+        {caseTexts.about} {parts.map(({ name }) => midSentence(name)).join(', ')}.
+      </span>
       <Button kind="quiet" onPress={split}>
-        A tab for each
+        {caseTexts.aTabForEach}
       </Button>
     </Offer>
   );

@@ -1,3 +1,4 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
@@ -109,9 +110,7 @@ const wayOf = (decibans: number): string => {
 };
 
 const inWords = ({ label, decibans }: KnotShape, leader: string): string =>
-  decibans === 0
-    ? `${label}: does not move ${leader}`
-    : `${label}: ${decibans > 0 ? 'up' : 'down'} ${Math.abs(decibans).toFixed(0)} decibans for ${leader}`;
+  decibans === 0 ? caseTexts.movesNothing(label, leader) : caseTexts.moves(label, decibans, leader);
 
 interface SoundingLineProps {
   readonly plant: CasePlant;
@@ -123,10 +122,10 @@ interface SoundingLineProps {
 /** How we got here: a knot for each piece of evidence, right when it lifts the leading cause, left when it lowers it. */
 export function SoundingLine({ plant, answer, onPoint }: SoundingLineProps) {
   const knots = answer ? knotsOf(plant, answer) : [];
-  const leader = answer?.causes[0]?.name ?? 'the leading cause';
+  const leader = answer?.causes[0]?.name ?? caseTexts.theLeadingCause;
   const settled = answer?.settled ?? false;
   return (
-    <Area aria-label="Sounding line">
+    <Area aria-label={caseTexts.soundingLine}>
       <Line data-settled={settled}>
         {knots.map((knot, i) => (
           <li key={knot.finding}>
@@ -144,7 +143,7 @@ export function SoundingLine({ plant, answer, onPoint }: SoundingLineProps) {
           </li>
         ))}
       </Line>
-      <Foot>{settled ? 'settled' : 'not settled'}</Foot>
+      <Foot>{settled ? 'settled' : caseTexts.notSettled}</Foot>
     </Area>
   );
 }

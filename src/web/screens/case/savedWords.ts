@@ -1,22 +1,22 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
 import type { CaseEntity } from '../../store/cases/caseEntity.ts';
-
-const counted = (count: number): string => (count === 1 ? '1 change' : `${count} changes`);
 
 /** Where the changes of a case stand; `careful` when it needs a look. */
 export function savedWords(
   { pending, refused, sync }: Pick<CaseEntity, 'pending' | 'refused' | 'sync'>,
   kept: boolean,
 ): { readonly text: string; readonly careful: boolean } {
-  const aside = refused.length > 0 ? `, ${counted(refused.length)} not accepted` : '';
+  const aside =
+    refused.length > 0 ? caseTexts.alsoNotAccepted(caseTexts.changes(refused.length)) : '';
   const careful = refused.length > 0;
   if (pending.length === 0)
     return careful
-      ? { text: `${counted(refused.length)} not accepted`, careful }
-      : { text: 'Saved', careful };
+      ? { text: caseTexts.countNotAccepted(caseTexts.changes(refused.length)), careful }
+      : { text: caseTexts.saved, careful };
   if (sync.kind === 'waiting') {
-    const where = kept ? 'on this device' : 'on this page only, keep it open';
-    const text = `Kept ${where}, server not reached: ${counted(pending.length)}${aside}`;
+    const where = kept ? caseTexts.onThisDevice : caseTexts.onThisPageOnly;
+    const text = caseTexts.keptServerNotReached(where, caseTexts.changes(pending.length), aside);
     return { text, careful: true };
   }
-  return { text: `Saving ${counted(pending.length)}${aside}`, careful };
+  return { text: caseTexts.saving(caseTexts.changes(pending.length), aside), careful };
 }

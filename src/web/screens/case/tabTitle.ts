@@ -1,3 +1,4 @@
+import { caseTexts } from '../../texts/caseTexts.ts';
 import { withoutBoilerplate } from '../../../core/language/boilerplate.ts';
 
 const TITLE_WORDS = 4;
@@ -9,5 +10,5 @@ export function tabTitle(words: string, plant: string | null, position: number):
   if (plant !== null) return plant.replaceAll('-', ' ');
   const opening = withoutBoilerplate(words).replace(LEADS_IN, '').split(' ').slice(0, TITLE_WORDS);
   const start = opening.join(' ').replace(/[.,;:]$/, '');
-  return start === '' ? `Plant ${position + 1}` : start;
+  return start === '' ? caseTexts.plantNumber(position + 1) : start;
 }

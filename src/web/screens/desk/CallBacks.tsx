@@ -1,3 +1,5 @@
+import { commonTexts } from '../../texts/commonTexts.ts';
+import { deskTexts } from '../../texts/deskTexts.ts';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import { shortDate } from '../../kit/dates.ts';
@@ -39,16 +41,16 @@ interface CallBacksProps {
 }
 
 function emptyWords(list: LineList | null, away: boolean): string | null {
-  if (list) return list.lines.length === 0 ? 'No call-back is booked.' : null;
-  return away ? 'Not known while the server is away.' : 'Reading the call-backs.';
+  if (list) return list.lines.length === 0 ? deskTexts.noCallBackIsBooked : null;
+  return away ? deskTexts.callBacksNotKnown : deskTexts.readingTheCallBacks;
 }
 
 /** Whom to call back, the most overdue first. */
 export function CallBacks({ list, today, away, onMore }: CallBacksProps) {
   const empty = emptyWords(list, away);
   return (
-    <Area aria-label="Call-backs">
-      <h2>Call back</h2>
+    <Area aria-label={deskTexts.callBacks}>
+      <h2>{commonTexts.callBack}</h2>
       {empty !== null && <p>{empty}</p>}
       <ul>
         {list?.lines.map(({ id, number, enquirer, callBackOn }) => (
@@ -57,13 +59,13 @@ export function CallBacks({ list, today, away, onMore }: CallBacksProps) {
               {callBackOn !== null && shortDate(callBackOn, today)}{' '}
               {callBackOn !== null && dueWord(callBackOn, today)}
             </Due>
-            <Link to={`/case/${id}`}>{enquirer || `Case ${number}`}</Link>
+            <Link to={`/case/${id}`}>{enquirer || deskTexts.caseNumber(number)}</Link>
           </li>
         ))}
       </ul>
       {list !== null && list.next !== null && (
         <Button kind="quiet" onPress={onMore}>
-          Later call-backs
+          {deskTexts.laterCallBacks}
         </Button>
       )}
     </Area>

@@ -1,3 +1,5 @@
+import { commonTexts } from '../../texts/commonTexts.ts';
+import { deskTexts } from '../../texts/deskTexts.ts';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import { shortDate } from '../../kit/dates.ts';
@@ -49,12 +51,16 @@ const Area = styled.section`
   min-width: 0;
 `;
 
-const STATUS_WORDS = { open: 'Open', waiting: 'To call back', closed: 'Closed' } as const;
+const STATUS_WORDS = {
+  open: deskTexts.open,
+  waiting: deskTexts.toCallBack,
+  closed: deskTexts.closed,
+} as const;
 const CHANNEL_WORDS = {
-  phone: 'Phone',
-  email: 'Email',
-  'walk-in': 'At the desk',
-  text: 'Text',
+  phone: deskTexts.phone,
+  email: deskTexts.email,
+  'walk-in': commonTexts.atTheDesk,
+  text: deskTexts.text,
 } as const;
 
 interface CaseTableProps {
@@ -69,26 +75,15 @@ interface CaseTableProps {
 
 /** The queue, the newest enquiry on top. */
 export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps) {
-  if (!list)
-    return (
-      <Notice>
-        {away ? 'The queue is not known while the server is away.' : 'Reading the queue.'}
-      </Notice>
-    );
+  if (!list) return <Notice>{away ? deskTexts.queueNotKnown : deskTexts.readingTheQueue}</Notice>;
   const { lines, next } = list;
   if (lines.length === 0) {
-    return (
-      <Notice>
-        {closed
-          ? 'No case has been closed yet.'
-          : 'Nobody is waiting. Press N when the telephone rings.'}
-      </Notice>
-    );
+    return <Notice>{closed ? deskTexts.noneClosed : deskTexts.nobodyIsWaiting}</Notice>;
   }
   return (
     <Area>
       <Table>
-        <caption hidden>{closed ? 'Closed cases' : 'Open cases'}</caption>
+        <caption hidden>{closed ? deskTexts.closedCases : deskTexts.openCases}</caption>
         <colgroup>
           <col style={{ width: 58 }} />
           <col style={{ width: 170 }} />
@@ -98,11 +93,11 @@ export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps)
         </colgroup>
         <thead>
           <tr>
-            <th scope="col">No.</th>
-            <th scope="col">Enquirer</th>
-            <th scope="col">In their words</th>
-            <th scope="col">Came by</th>
-            <th scope="col">State</th>
+            <th scope="col">{deskTexts.number}</th>
+            <th scope="col">{deskTexts.enquirer}</th>
+            <th scope="col">{deskTexts.inTheirWords}</th>
+            <th scope="col">{deskTexts.cameBy}</th>
+            <th scope="col">{commonTexts.state}</th>
           </tr>
         </thead>
         <tbody>
@@ -110,11 +105,11 @@ export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps)
             <tr key={one.id}>
               <Figures>{one.number}</Figures>
               <td>
-                <Link to={`/case/${one.id}`}>{one.enquirer || 'Name not taken'}</Link>
+                <Link to={`/case/${one.id}`}>{one.enquirer || deskTexts.nameNotTaken}</Link>
                 <Quiet>{today && shortDate(one.openedAt.slice(0, 10), today)}</Quiet>
               </td>
               <td>
-                <Words>{one.words || 'Nothing written down yet'}</Words>
+                <Words>{one.words || deskTexts.nothingWrittenDownYet}</Words>
               </td>
               <td>{CHANNEL_WORDS[one.channel]}</td>
               <td>{STATUS_WORDS[one.status]}</td>
@@ -124,7 +119,7 @@ export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps)
       </Table>
       {next !== null && (
         <Button kind="quiet" onPress={onMore}>
-          Earlier cases
+          {deskTexts.earlierCases}
         </Button>
       )}
     </Area>

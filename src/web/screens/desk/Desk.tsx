@@ -1,3 +1,5 @@
+import { commonTexts } from '../../texts/commonTexts.ts';
+import { deskTexts } from '../../texts/deskTexts.ts';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { styled } from 'styled-components';
@@ -65,7 +67,7 @@ export function Desk() {
   );
   useDeskRefreshed(closedShown);
   useEffect(() => {
-    document.title = 'Desk - Sounding';
+    document.title = deskTexts.deskSounding;
     dispatch(openingSet(false));
     if (store.getState().desk.clinic === null) void loadClinic(dispatch);
   }, [dispatch]);
@@ -79,19 +81,19 @@ export function Desk() {
   return (
     <Page>
       <Top>
-        <h1>Desk</h1>
+        <h1>{commonTexts.desk}</h1>
         <Button onPress={() => dispatch(closedToggled())}>
-          {closedShown ? 'Show open cases' : 'Show closed cases'}
+          {closedShown ? deskTexts.showOpenCases : deskTexts.showClosedCases}
         </Button>
         <Button kind="main" isDisabled={opening} onPress={() => void start()}>
-          Take a new enquiry <Key>N</Key>
+          {deskTexts.takeANewEnquiry} <Key>N</Key>
         </Button>
       </Top>
       {problem && (
         <Wide>
           <Notice tone="caution">
             {problem.message} {problem.cure}
-            {queue && readAt !== null && ` The lists are as they were at ${timeOfDay(readAt)}.`}
+            {queue && readAt !== null && deskTexts.listsAsOf(timeOfDay(readAt))}
           </Notice>
         </Wide>
       )}

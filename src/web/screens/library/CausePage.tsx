@@ -1,3 +1,5 @@
+import { commonTexts } from '../../texts/commonTexts.ts';
+import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { FREQUENCY, type Frequency } from '../../../core/schema/scale.ts';
 import type { Cause, TreatmentOption } from '../../../core/schema/cause.ts';
@@ -29,7 +31,7 @@ function stripRows(shelf: LibraryIndex, cause: Cause): readonly StripRow[] {
       ? [{ name: treatment.name, rule, kind: 'treatment' as const }]
       : [];
   });
-  return [{ name: 'Seen', rule: cause.seen, kind: 'cause' }, ...stages, ...steps];
+  return [{ name: libraryTexts.seen, rule: cause.seen, kind: 'cause' }, ...stages, ...steps];
 }
 
 function Shows({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause: Cause }) {
@@ -38,7 +40,7 @@ function Shows({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause:
   );
   return (
     <section>
-      <h2>What it shows</h2>
+      <h2>{libraryTexts.whatItShows}</h2>
       <Facts>
         <tbody>
           {list.map(([id, word]) => (
@@ -63,7 +65,7 @@ function Plants({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause
     byWord.set(word, [...(byWord.get(word) ?? []), id]);
   return (
     <section>
-      <h2>On which plants</h2>
+      <h2>{libraryTexts.onWhichPlants}</h2>
       <Facts>
         <tbody>
           {['very', 'usual', 'less', 'seldom', 'immune'].flatMap((word) => {
@@ -72,7 +74,7 @@ function Plants({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause
             return [
               <tr key={word}>
                 <th scope="row">
-                  <Quiet>{word === 'immune' ? 'not on' : capital(word)}</Quiet>
+                  <Quiet>{word === 'immune' ? libraryTexts.notOn : capital(word)}</Quiet>
                 </th>
                 <td>
                   <PlantLinks plants={list.map((id) => ({ id, name: names.get(id) ?? id }))} />
@@ -95,17 +97,17 @@ const namesOf = (shelf: LibraryIndex, kinds: readonly PlantId[]): string =>
 /** The kinds of plant that a treatment is for, where it is not for all. */
 function forWhich(shelf: LibraryIndex, { only, except }: TreatmentOption): string {
   const [those, others] = [namesOf(shelf, only ?? []), namesOf(shelf, except ?? [])];
-  return `${those && `; only for: ${those}`}${others && `; not for: ${others}`}`;
+  return `${those && libraryTexts.onlyFor(those)}${others && libraryTexts.exceptFor(others)}`;
 }
 
 function WhatToDo({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause: Cause }) {
   return (
     <section>
-      <h2>What helps</h2>
+      <h2>{libraryTexts.whatHelps}</h2>
       {cause.leave !== undefined && <p>{cause.leave}</p>}
       {cause.leaveOn && (
         <p>
-          On {namesOf(shelf, cause.leaveOn.plants)}: {cause.leaveOn.why}
+          {libraryTexts.on} {namesOf(shelf, cause.leaveOn.plants)}: {cause.leaveOn.why}
         </p>
       )}
       <Facts>
@@ -120,7 +122,8 @@ function WhatToDo({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cau
                   <Link to={`/library/treatment/${use}`}>{treatment?.name ?? use}</Link>
                   <br />
                   <Quiet>
-                    {effect} effect{rule && rule.kind !== 'any' ? `; ${ruleInWords(rule)}` : ''}
+                    {effect} {libraryTexts.effect}
+                    {rule && rule.kind !== 'any' ? `; ${ruleInWords(rule)}` : ''}
                     {forWhich(shelf, option)}
                   </Quiet>
                 </th>
@@ -137,12 +140,12 @@ function WhatToDo({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cau
 function LookAlikes({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause: Cause }) {
   return (
     <section>
-      <h2>Easily taken for</h2>
-      {cause.lookAlikes.length === 0 && <p>Nothing else in the library.</p>}
+      <h2>{libraryTexts.easilyTakenFor}</h2>
+      {cause.lookAlikes.length === 0 && <p>{libraryTexts.nothingElseInTheLibrary}</p>}
       {cause.lookAlikes.map(({ id, tells }) => (
         <p key={id}>
           <Link to={`/library/cause/${id}`}>{shelf.causes.get(id)?.name ?? id}</Link>: {tells}{' '}
-          <Link to={`/library/compare/${cause.id}/${id}`}>Side by side</Link>
+          <Link to={`/library/compare/${cause.id}/${id}`}>{commonTexts.sideBySide}</Link>
         </p>
       ))}
     </section>
@@ -161,10 +164,12 @@ export function Differ({ shelf, about }: DifferProps) {
     .filter((view) => view.about.includes(about))
     .map(({ id, over, here, others, why }) => (
       <section key={id}>
-        <h2>Advisors differ: {midSentence(over)}</h2>
+        <h2>
+          {commonTexts.advisorsDiffer} {midSentence(over)}
+        </h2>
         <p>{others}</p>
         <p>
-          Here: {here} {why}
+          {commonTexts.here} {here} {why}
         </p>
       </section>
     ));
@@ -182,12 +187,12 @@ export function CausePage() {
         <Quiet>
           {cause.scientific !== undefined && <i>{cause.scientific} · </i>}
           {cause.category} · {spaced(cause.common)}
-          {cause.aliases.length > 0 && ` · also ${cause.aliases.join(', ')}`}
+          {cause.aliases.length > 0 && libraryTexts.also(cause.aliases.join(', '))}
         </Quiet>
       </header>
       <p>{cause.say}</p>
       <section>
-        <h2>Its year at the clinic</h2>
+        <h2>{libraryTexts.itsYearAtTheClinic}</h2>
         <YearStrip rows={stripRows(shelf, cause)} almanac={almanac} today={today} />
       </section>
       <Halves>
@@ -197,34 +202,43 @@ export function CausePage() {
       <WhatToDo shelf={shelf} cause={cause} />
       <Halves>
         <section>
-          <h2>Harm if left</h2>
+          <h2>{libraryTexts.harmIfLeft}</h2>
           <p>{harmInWords(cause.harm)}</p>
           {cause.leadsTo.map((id) => (
             <p key={id}>
-              It invites <Link to={`/library/cause/${id}`}>{shelf.causes.get(id)?.name ?? id}</Link>
-              .
+              {libraryTexts.itInvites}{' '}
+              <Link to={`/library/cause/${id}`}>{shelf.causes.get(id)?.name ?? id}</Link>.
             </p>
           ))}
           {cause.expect !== undefined && <p>{cause.expect}</p>}
-          {cause.confirm !== undefined && <p>To be sure: {cause.confirm}</p>}
+          {cause.confirm !== undefined && (
+            <p>
+              {libraryTexts.toBeSure} {cause.confirm}
+            </p>
+          )}
           {cause.cautions.map((text) => (
-            <p key={text}>Mind: {text}</p>
+            <p key={text}>
+              {commonTexts.mind} {text}
+            </p>
           ))}
           {cause.avoid.map(({ text, why }) => (
             <p key={text}>
-              Not: {text}. {why}
+              {libraryTexts.not} {text}. {why}
             </p>
           ))}
         </section>
         <Plants shelf={shelf} cause={cause} />
       </Halves>
       <Differ shelf={shelf} about={cause.id} />
-      <Quiet>Source: {sourceInWords(cause.source, shelf.library.sources)}</Quiet>
+      <Quiet>
+        {libraryTexts.source} {sourceInWords(cause.source, shelf.library.sources)}
+      </Quiet>
       {cause.stages.map(
         ({ name, source }) =>
           source !== undefined && (
             <Quiet key={name}>
-              Dates of “{name}”: {sourceInWords(source, shelf.library.sources)}
+              {libraryTexts.datesOf}
+              {name}”: {sourceInWords(source, shelf.library.sources)}
             </Quiet>
           ),
       )}
@@ -236,11 +250,8 @@ export function CausePage() {
 export function Missing() {
   return (
     <Sheet>
-      <h1>No such page</h1>
-      <Notice tone="caution">
-        The library has no page of that name. It may be from an older version; search for it on the
-        left.
-      </Notice>
+      <h1>{libraryTexts.noSuchPage}</h1>
+      <Notice tone="caution">{libraryTexts.noPageOfThatName}</Notice>
     </Sheet>
   );
 }

@@ -1,3 +1,4 @@
+import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { styled } from 'styled-components';
 import { FREQUENCY, type Frequency } from '../../../core/schema/scale.ts';
@@ -59,7 +60,7 @@ export function ComparePage() {
   return (
     <Sheet>
       <h1>
-        {a.name} or {midSentence(b.name)}
+        {a.name} {libraryTexts.or} {midSentence(b.name)}
       </h1>
       {tells.map(({ tells: text }) => (
         <p key={text}>{text}</p>
@@ -67,7 +68,7 @@ export function ComparePage() {
       <Pair>
         <thead>
           <tr>
-            <th scope="col">What is seen</th>
+            <th scope="col">{libraryTexts.whatIsSeen}</th>
             {[a, b].map(({ id, name }) => (
               <th key={id} scope="col">
                 <Link to={`/library/cause/${id}`}>{name}</Link>
@@ -93,7 +94,7 @@ export function ComparePage() {
             </tr>
           ))}
           <tr data-tells="no">
-            <th scope="row">Harm if left</th>
+            <th scope="row">{libraryTexts.harmIfLeft}</th>
             {[a, b].map((cause) => (
               <td key={cause.id}>{harmInWords(cause.harm)}</td>
             ))}
@@ -105,7 +106,7 @@ export function ComparePage() {
         almanac={almanac}
         today={today}
       />
-      <Quiet>≠ marks what one of them shows far more often than the other.</Quiet>
+      <Quiet>{libraryTexts.differenceMark}</Quiet>
     </Sheet>
   );
 }

@@ -1,3 +1,5 @@
+import { commonTexts } from '../../texts/commonTexts.ts';
+import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { useEffect, useMemo, useState } from 'react';
 import { Label, SearchField, ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import { NavLink, Outlet, useLocation } from 'react-router';
@@ -86,12 +88,12 @@ const List = styled.ul`
 `;
 
 const NAMES: Readonly<Record<SectionName, string>> = {
-  cause: 'Causes',
-  plant: 'Plants',
-  finding: 'Findings',
-  treatment: 'Treatments',
-  care: 'Care',
-  place: 'Places',
+  cause: commonTexts.causes,
+  plant: commonTexts.plants,
+  finding: libraryTexts.findings,
+  treatment: libraryTexts.treatments,
+  care: libraryTexts.care,
+  place: libraryTexts.places,
 };
 
 const isShelf = (word: unknown): word is SectionName => SECTIONS.some((name) => name === word);
@@ -108,7 +110,7 @@ export function Library() {
   const [kind, setKind] = useState<SectionName>(isShelf(first) ? first : 'cause');
   const [text, setText] = useState('');
   useEffect(() => {
-    document.title = 'Library - Sounding';
+    document.title = libraryTexts.librarySounding;
   }, []);
   useEffect(() => {
     if (isShelf(first)) setKind(first);
@@ -120,15 +122,15 @@ export function Library() {
   );
   return (
     <Page>
-      <Side aria-label="Library">
+      <Side aria-label={commonTexts.library}>
         <Search value={text} onChange={setText}>
           <Label>
-            Search <Key>/</Key>
+            {libraryTexts.search} <Key>/</Key>
           </Label>
-          <TextBox id="library-search" placeholder="a name, an old name, a sign" />
+          <TextBox id="library-search" placeholder={libraryTexts.searchPlaceholder} />
         </Search>
         <Kinds
-          aria-label="What to list"
+          aria-label={libraryTexts.whatToList}
           selectionMode="single"
           disallowEmptySelection
           selectedKeys={[kind]}
@@ -155,8 +157,7 @@ export function Library() {
           {reading && list.length === 0 && (
             <li>
               <Notice>
-                None of the {NAMES[kind].toLowerCase()} answers to that. Try fewer letters, or
-                another kind above.
+                {libraryTexts.noneOfThe} {NAMES[kind].toLowerCase()} {libraryTexts.answersToThat}
               </Notice>
             </li>
           )}
@@ -168,11 +169,10 @@ export function Library() {
         <div>
           {failed ? (
             <Notice tone="caution">
-              The library could not be loaded: the server does not answer.{' '}
-              <Button onPress={retry}>Try again</Button>
+              {commonTexts.libraryNotLoaded} <Button onPress={retry}>{commonTexts.tryAgain}</Button>
             </Notice>
           ) : (
-            <Notice>Fetching the library.</Notice>
+            <Notice>{libraryTexts.fetchingTheLibrary}</Notice>
           )}
         </div>
       )}

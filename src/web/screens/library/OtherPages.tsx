@@ -1,3 +1,5 @@
+import { commonTexts } from '../../texts/commonTexts.ts';
+import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { useEffect, useState } from 'react';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { styled } from 'styled-components';
@@ -40,7 +42,7 @@ function SaidHere({ finding }: { readonly finding: string }) {
   return (
     <section>
       <h2>
-        Said here <Quiet>tied to it by hand; suggestions for its phrases</Quiet>
+        {libraryTexts.saidHere} <Quiet>{libraryTexts.tiedByHand}</Quiet>
       </h2>
       <Facts>
         <tbody>
@@ -75,26 +77,31 @@ export function FindingPage() {
       <header>
         <h1>{finding.label}</h1>
         <Quiet>
-          {finding.part} · {finding.kind} · seen without any of these causes: {finding.background}
+          {finding.part} · {finding.kind} {libraryTexts.seenWithoutCause} {finding.background}
         </Quiet>
       </header>
       <Drawn>
         {finding.plate !== undefined && (
-          <PlateFigure plate={finding.plate} label={`Drawing: ${finding.label}`} pixels={148} />
+          <PlateFigure
+            plate={finding.plate}
+            label={libraryTexts.drawing(finding.label)}
+            pixels={148}
+          />
         )}
         <div>
           <p>{finding.question}</p>
           {finding.how !== undefined && <p>{finding.how}</p>}
           {general.map((one) => (
             <p key={one.id}>
-              A kind of <Link to={`/library/finding/${one.id}`}>{midSentence(one.label)}</Link>.
+              {libraryTexts.aKindOf}{' '}
+              <Link to={`/library/finding/${one.id}`}>{midSentence(one.label)}</Link>.
             </p>
           ))}
         </div>
       </Drawn>
       <section>
         <h2>
-          Causes that show it <Quiet>{showing.length}</Quiet>
+          {libraryTexts.causesThatShowIt} <Quiet>{showing.length}</Quiet>
         </h2>
         <Facts>
           <tbody>
@@ -110,17 +117,19 @@ export function FindingPage() {
         </Facts>
       </section>
       <SaidHere finding={finding.id} />
-      <Quiet>Source: {sourceInWords(finding.source, library.sources)}</Quiet>
+      <Quiet>
+        {libraryTexts.source} {sourceInWords(finding.source, library.sources)}
+      </Quiet>
     </Sheet>
   );
 }
 
 const WHO = {
-  anyone: 'Anyone',
-  arborist: 'A certified arborist',
-  licensed: 'A licensed applicator',
-  wildlife: 'A wildlife officer or licensed operator',
-  'pest-control': 'A pest-control operator',
+  anyone: libraryTexts.anyone,
+  arborist: libraryTexts.aCertifiedArborist,
+  licensed: libraryTexts.aLicensedApplicator,
+  wildlife: libraryTexts.wildlifeOfficer,
+  'pest-control': libraryTexts.aPestControlOperator,
 } as const;
 
 /** One treatment: what to do, who may, in which weather, against what. */
@@ -140,7 +149,7 @@ export function TreatmentPage() {
       <header>
         <h1>{treatment.name}</h1>
         <Quiet>
-          Rung of the ladder: {spaced(treatment.rung)}
+          {libraryTexts.tier} {spaced(treatment.rung)}
           {treatment.modeOfAction !== undefined && ` · ${treatment.modeOfAction}`}
         </Quiet>
       </header>
@@ -155,41 +164,43 @@ export function TreatmentPage() {
       <Facts>
         <tbody>
           <tr>
-            <th scope="row">Who may</th>
+            <th scope="row">{libraryTexts.whoMay}</th>
             <td>{WHO[treatment.who]}</td>
           </tr>
           <tr>
-            <th scope="row">Effort, money</th>
+            <th scope="row">{libraryTexts.effortMoney}</th>
             <td>
               {capital(treatment.effort)}, {treatment.money}
             </td>
           </tr>
           {limits?.maxCelsius !== undefined && (
             <tr>
-              <th scope="row">Not above</th>
+              <th scope="row">{libraryTexts.notAbove}</th>
               <td>{limits.maxCelsius} C</td>
             </tr>
           )}
           {limits?.minCelsius !== undefined && (
             <tr>
-              <th scope="row">Not below</th>
+              <th scope="row">{libraryTexts.notBelow}</th>
               <td>{limits.minCelsius} C</td>
             </tr>
           )}
           {limits?.rainFreeHours !== undefined && (
             <tr>
-              <th scope="row">Hours without rain</th>
+              <th scope="row">{libraryTexts.hoursWithoutRain}</th>
               <td>{limits.rainFreeHours}</td>
             </tr>
           )}
         </tbody>
       </Facts>
       {treatment.cautions.map((text) => (
-        <p key={text}>Mind: {text}</p>
+        <p key={text}>
+          {commonTexts.mind} {text}
+        </p>
       ))}
       <section>
         <h2>
-          Against <Quiet>{against.length}</Quiet>
+          {libraryTexts.against} <Quiet>{against.length}</Quiet>
         </h2>
         <Facts>
           <tbody>
@@ -198,7 +209,9 @@ export function TreatmentPage() {
                 <th scope="row">
                   <Link to={`/library/cause/${cause.id}`}>{cause.name}</Link>
                 </th>
-                <td>{effect} effect</td>
+                <td>
+                  {effect} {libraryTexts.effect}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -206,8 +219,7 @@ export function TreatmentPage() {
       </section>
       <Differ shelf={shelf} about={treatment.id} />
       <Quiet>
-        No rate stands here: it comes from the label. Source:{' '}
-        {sourceInWords(treatment.source, library.sources)}
+        {libraryTexts.noRate} {sourceInWords(treatment.source, library.sources)}
       </Quiet>
     </Sheet>
   );
@@ -230,14 +242,14 @@ export function CarePage() {
       <p>{topic.say}</p>
       {dated.length > 0 && <YearStrip rows={dated} almanac={almanac} today={today} />}
       <section>
-        <h2>Steps</h2>
+        <h2>{libraryTexts.steps}</h2>
         <Facts>
           <tbody>
             {topic.steps.map(({ text, when }) => (
               <tr key={text}>
                 <td>{text}</td>
                 <td>
-                  <Quiet>{when === undefined ? 'any time' : ruleInWords(when)}</Quiet>
+                  <Quiet>{when === undefined ? libraryTexts.anyTime : ruleInWords(when)}</Quiet>
                 </td>
               </tr>
             ))}
@@ -246,11 +258,13 @@ export function CarePage() {
       </section>
       {topic.avoid.map(({ text, why }) => (
         <p key={text}>
-          Not: {text}. {why}
+          {libraryTexts.not} {text}. {why}
         </p>
       ))}
       <Differ shelf={shelf} about={topic.id} />
-      <Quiet>Source: {sourceInWords(topic.source, shelf.library.sources)}</Quiet>
+      <Quiet>
+        {libraryTexts.source} {sourceInWords(topic.source, shelf.library.sources)}
+      </Quiet>
     </Sheet>
   );
 }
@@ -262,9 +276,9 @@ export function PlacePage() {
   const place = shelf.library.places.find((one) => one.id === id);
   if (!place) return <Missing />;
   const rows = [
-    ['Warmest of the day, C', place.maxCelsius],
-    ['Coldest of the night, C', place.minCelsius],
-    ['Rain, mm', place.rainMillimetres],
+    [libraryTexts.warmestOfTheDayC, place.maxCelsius],
+    [libraryTexts.coldestOfTheNightC, place.minCelsius],
+    [libraryTexts.rainMm, place.rainMillimetres],
   ] as const;
   return (
     <Sheet>
@@ -278,7 +292,7 @@ export function PlacePage() {
       <Facts>
         <thead>
           <tr>
-            <th scope="col">Monthly mean</th>
+            <th scope="col">{libraryTexts.monthlyMean}</th>
             {MONTHS.map((month) => (
               <th key={month} scope="col">
                 {month}
@@ -299,7 +313,9 @@ export function PlacePage() {
           ))}
         </tbody>
       </Facts>
-      <Quiet>Source: {sourceInWords(place.source, shelf.library.sources)}</Quiet>
+      <Quiet>
+        {libraryTexts.source} {sourceInWords(place.source, shelf.library.sources)}
+      </Quiet>
     </Sheet>
   );
 }

@@ -1,3 +1,4 @@
+import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { COMMONNESS } from '../../../core/schema/scale.ts';
 import type { Cause } from '../../../core/schema/cause.ts';
@@ -36,7 +37,7 @@ function Troubles({
               </th>
               <td className="short">{spaced(cause.common)}</td>
               <td className="short">
-                {almanac.daysOutside(cause.seen, today) === 0 ? 'now' : 'not now'}
+                {almanac.daysOutside(cause.seen, today) === 0 ? 'now' : libraryTexts.notNow}
               </td>
             </tr>
           ))}
@@ -51,13 +52,15 @@ function traitsInWords(shelf: LibraryIndex, plant: Plant): string {
   const words = [
     traits.woody === true ? 'woody' : '',
     traits.evergreen === true ? 'evergreen' : '',
-    traits.tall === true ? 'grows beyond reach' : '',
-    traits.indoors === true ? 'kept indoors' : '',
-    traits.beeVisited === true ? 'visited by bees' : '',
+    traits.tall === true ? libraryTexts.growsBeyondReach : '',
+    traits.indoors === true ? libraryTexts.keptIndoors : '',
+    traits.beeVisited === true ? libraryTexts.visitedByBees : '',
     traits.poisonous === true ? 'poisonous' : '',
-    traits.edible !== undefined && traits.edible !== 'none' ? `its ${traits.edible} is eaten` : '',
+    traits.edible !== undefined && traits.edible !== 'none'
+      ? libraryTexts.itsIsEaten(traits.edible)
+      : '',
   ].filter(Boolean);
-  return words.length > 0 ? `${capital(words.join(', '))}.` : 'Nothing noted.';
+  return words.length > 0 ? `${capital(words.join(', '))}.` : libraryTexts.nothingNoted;
 }
 
 /** All that the library holds about one plant or group of plants. */
@@ -88,29 +91,29 @@ export function PlantPage() {
         </Quiet>
       </header>
       <p>
-        {plant.names.length > 0 && `Also called ${plant.names.join(', ')}. `}
+        {plant.names.length > 0 && libraryTexts.alsoCalled(plant.names.join(', '))}
         {traitsInWords(shelf, plant)}
       </p>
       {below.length > 0 && (
         <p>
-          Kinds: <PlantLinks plants={below.map(named)} />
+          {libraryTexts.kinds} <PlantLinks plants={below.map(named)} />
         </p>
       )}
       <Halves>
         <Troubles
-          title="Troubles"
+          title={libraryTexts.troubles}
           causes={causes.filter((one) => !isNormal(one))}
           reading={reading}
         />
         <Stack>
           <Troubles
-            title="Looks that are normal"
+            title={libraryTexts.looksThatAreNormal}
             causes={causes.filter(isNormal)}
             reading={reading}
           />
           {care.length > 0 && (
             <section>
-              <h2>Care</h2>
+              <h2>{libraryTexts.care}</h2>
               <ul>
                 {care.map((topic) => (
                   <li key={topic.id}>
@@ -123,9 +126,14 @@ export function PlantPage() {
         </Stack>
       </Halves>
       {plant.traits.bloom && (
-        <Quiet>In flower: {ruleInWords(plant.traits.bloom)}, by common practice.</Quiet>
+        <Quiet>
+          {libraryTexts.inFlower} {ruleInWords(plant.traits.bloom)}
+          {libraryTexts.byCommonPractice}
+        </Quiet>
       )}
-      <Quiet>Source: {sourceInWords(plant.source, shelf.library.sources)}</Quiet>
+      <Quiet>
+        {libraryTexts.source} {sourceInWords(plant.source, shelf.library.sources)}
+      </Quiet>
     </Sheet>
   );
 }

@@ -1,3 +1,4 @@
+import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { useOutletContext } from 'react-router';
 import type { Library } from '../../../core/schema/library.ts';
 import { Facts, Quiet, Sheet } from './parts.tsx';
@@ -20,20 +21,20 @@ export function Sources() {
   const counts = [...countsBySource(library)].sort((a, b) => b[1] - a[1]);
   return (
     <Sheet>
-      <h1>What the Library holds</h1>
+      <h1>{libraryTexts.whatTheLibraryHolds}</h1>
       <p>
-        {library.plants.length} plants and groups, {library.causes.length} causes,{' '}
-        {library.findings.length} findings, {library.treatments.length} treatments,{' '}
-        {library.careTopics.length} care topics and {library.places.length} reference places. Choose
-        one on the left; every page says where its facts come from.
+        {library.plants.length} {libraryTexts.plantsCounted} {library.causes.length}{' '}
+        {libraryTexts.causesCounted} {library.findings.length} {libraryTexts.findingsCounted}{' '}
+        {library.treatments.length} {libraryTexts.treatmentsCounted} {library.careTopics.length}{' '}
+        {libraryTexts.careTopicsCounted} {library.places.length} {libraryTexts.placesCounted}
       </p>
       <section>
-        <h2>Sources</h2>
+        <h2>{libraryTexts.sources}</h2>
         <Facts>
           <thead>
             <tr>
-              <th scope="col">Entries</th>
-              <th scope="col">Source</th>
+              <th scope="col">{libraryTexts.entries}</th>
+              <th scope="col">{libraryTexts.sourceColumn}</th>
             </tr>
           </thead>
           <tbody>
@@ -46,7 +47,9 @@ export function Sources() {
           </tbody>
         </Facts>
       </section>
-      <Quiet>Version {library.version}</Quiet>
+      <Quiet>
+        {libraryTexts.version} {library.version}
+      </Quiet>
     </Sheet>
   );
 }

@@ -1,3 +1,4 @@
+import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { styled } from 'styled-components';
 import { MONTHS } from '../../kit/dates.ts';
 import type { Almanac } from '../../../core/timing/almanac.ts';
@@ -65,10 +66,10 @@ function datesInWords(spans: readonly { readonly from: number; readonly to: numb
     const month = MONTHS.findIndex((_, m) => day <= monthSpan(m + 1).last);
     return `${day - monthSpan(month + 1).first + 1} ${MONTHS[month] ?? ''}`;
   };
-  if (spans.length === 0) return 'not at this place';
+  if (spans.length === 0) return libraryTexts.notAtThisPlace;
   if (spans.length === 1 && spans[0]?.from === 0 && spans[0].to >= DAYS_IN_YEAR - 1)
-    return 'all year';
-  return spans.map(({ from, to }) => `${word(from)} to ${word(to)}`).join(' and ');
+    return libraryTexts.allYear;
+  return spans.map(({ from, to }) => libraryTexts.span(word(from), word(to))).join(' and ');
 }
 
 interface YearStripProps {

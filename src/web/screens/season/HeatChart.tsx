@@ -1,3 +1,4 @@
+import { seasonTexts } from '../../texts/seasonTexts.ts';
 import {
   Area,
   CartesianGrid,
@@ -34,7 +35,7 @@ export function HeatChart({ heat, today, baseCelsius }: HeatChartProps) {
   }));
   const last = heat.findLast(({ day }) => day <= today);
   const said = last
-    ? `Heat above ${baseCelsius} C by today: ${Math.round(last.median)} degree-days; normal ${Math.round(last.normal)}.`
+    ? seasonTexts.heatByToday(baseCelsius, Math.round(last.median), Math.round(last.normal))
     : '';
   return (
     <figure style={{ margin: 0 }}>
@@ -76,8 +77,7 @@ export function HeatChart({ heat, today, baseCelsius }: HeatChartProps) {
         </ResponsiveContainer>
       </div>
       <figcaption style={{ fontSize: 13, color: 'var(--quiet)' }}>
-        {said} Solid: this year; dashed: normal; the pale band holds 8 of 10 ways it may go on from{' '}
-        {dayAndMonth(isoDay(today))}.
+        {said} {seasonTexts.heatLegend} {dayAndMonth(isoDay(today))}.
       </figcaption>
     </figure>
   );

@@ -1,3 +1,4 @@
+import { seasonTexts } from '../../texts/seasonTexts.ts';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { styled } from 'styled-components';
@@ -32,21 +33,19 @@ export function ImportWeather({ onImported }: ImportWeatherProps) {
       return;
     }
     const { days, first, last, missing } = answer.value;
-    const gaps = missing.length === 0 ? 'none is missing' : `${missing.length} are missing`;
+    const gaps =
+      missing.length === 0 ? seasonTexts.noneIsMissing : seasonTexts.areMissing(missing.length);
     setOutcome({
       bad: false,
-      text: `${days} days from ${dayAndMonth(first)} to ${dayAndMonth(last)} were taken in; ${gaps}.`,
+      text: seasonTexts.daysTakenIn(days, dayAndMonth(first), dayAndMonth(last), gaps),
     });
     onImported();
   };
   return (
     <>
-      <Help>
-        A CSV file with the columns date (2026-06-13), min_c or min_f, max_c or max_f, rain_mm or
-        rain_in. Its days replace the simulated ones.
-      </Help>
+      <Help>{seasonTexts.csvFormat}</Help>
       <FileTrigger acceptedFileTypes={['.csv', 'text/csv']} onSelect={(files) => void take(files)}>
-        <Button>Choose a file</Button>
+        <Button>{seasonTexts.chooseAFile}</Button>
       </FileTrigger>
       {outcome && <Notice tone={outcome.bad ? 'caution' : 'calm'}>{outcome.text}</Notice>}
     </>

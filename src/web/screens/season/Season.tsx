@@ -1,3 +1,5 @@
+import { commonTexts } from '../../texts/commonTexts.ts';
+import { seasonTexts } from '../../texts/seasonTexts.ts';
 import { useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import { plantIdSchema, type PlantId } from '../../../core/schema/common.ts';
@@ -57,9 +59,9 @@ const Columns = styled.div`
 `;
 
 const STATION = {
-  none: 'No station: a normal year up to today',
-  simulated: 'Simulated station',
-  imported: 'The clinic’s station',
+  none: seasonTexts.noStation,
+  simulated: seasonTexts.simulatedStation,
+  imported: seasonTexts.theClinicsStation,
 } as const;
 
 /** What is active here now and next, with bands, the heat of the year and the weather. */
@@ -69,7 +71,7 @@ export function Season() {
   const shelf = useLibrary();
   const state = useSeason(shelf, plant, round);
   useEffect(() => {
-    document.title = 'Season - Sounding';
+    document.title = seasonTexts.seasonSounding;
   }, []);
   const name = shelf.reading?.shelf.library.plants.find(({ id }) => id === plant)?.name;
   const choose = (id: string | null): void => {
@@ -79,11 +81,11 @@ export function Season() {
   return (
     <Page>
       <Bar>
-        <h1>Season</h1>
-        <Chip name="Plant" value={name ?? 'the common troubles of all'}>
+        <h1>{commonTexts.season}</h1>
+        <Chip name={commonTexts.plant} value={name ?? seasonTexts.theCommonTroublesOfAll}>
           {(close) => (
             <PlantChooser
-              back={plant === null ? null : 'All plants'}
+              back={plant === null ? null : seasonTexts.allPlants}
               onChoose={(id) => {
                 choose(id);
                 close();
@@ -92,17 +94,17 @@ export function Season() {
           )}
         </Chip>
         <Chip
-          name="Weather"
-          value={state.kind === 'ready' ? STATION[state.view.source] : 'being read'}
+          name={seasonTexts.weather}
+          value={state.kind === 'ready' ? STATION[state.view.source] : seasonTexts.beingRead}
         >
           {() => <ImportWeather onImported={() => setRound(round + 1)} />}
         </Chip>
         {state.kind === 'ready' && <Files view={state.view} />}
       </Bar>
-      {state.kind === 'working' && <Notice>The season is being worked out.</Notice>}
+      {state.kind === 'working' && <Notice>{seasonTexts.beingWorkedOut}</Notice>}
       {state.kind === 'failed' && (
         <Notice tone="caution">
-          {state.message} <Button onPress={state.retry}>Try again</Button>
+          {state.message} <Button onPress={state.retry}>{commonTexts.tryAgain}</Button>
         </Notice>
       )}
       {state.kind === 'ready' && <Shown view={state.view} />}
@@ -118,7 +120,7 @@ function Files({ view }: { readonly view: SeasonView }) {
         kind="quiet"
         onPress={() => saveFile('weather.csv', 'text/csv', weatherCsv(view.observed))}
       >
-        Weather as CSV
+        {seasonTexts.weatherAsCsv}
       </Button>
     </>
   );
@@ -128,13 +130,13 @@ function Shown({ view }: { readonly view: SeasonView }) {
   const { dated, today, outlook, observed } = view;
   return (
     <Columns>
-      <section aria-label="What is active" tabIndex={0}>
+      <section aria-label={seasonTexts.whatIsActive} tabIndex={0}>
         <Timeline dated={dated} today={today} />
       </section>
-      <section aria-label="Heat and weather" tabIndex={0}>
-        <h2>Heat of the year</h2>
+      <section aria-label={seasonTexts.heatAndWeather} tabIndex={0}>
+        <h2>{seasonTexts.heatOfTheYear}</h2>
         <HeatChart heat={outlook.heat} today={today} baseCelsius={HEAT_BASE_CELSIUS} />
-        <h2>Weather</h2>
+        <h2>{seasonTexts.weather}</h2>
         <WeatherStrip observed={observed} coming={outlook.coming} />
       </section>
     </Columns>

@@ -1,3 +1,5 @@
+import { commonTexts } from '../../texts/commonTexts.ts';
+import { seasonTexts } from '../../texts/seasonTexts.ts';
 import { eventName } from '../../../wording/season.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -61,7 +63,7 @@ const spread = ({ early, late }: BandedDay): number => Math.round((late - early)
 
 function inWords({ span: { from, to } }: DatedEvent): string {
   const doubt = Math.max(spread(from), spread(to));
-  return `${word(from.median)} to ${word(to.median)}${doubt > 0 ? ` ± ${doubt} d` : ''}`;
+  return seasonTexts.timelineSpan(word(from.median), word(to.median), doubt);
 }
 
 interface TimelineProps {
@@ -78,14 +80,10 @@ export function Timeline({ dated, today }: TimelineProps) {
   const open = of('open').sort((a, b) => a.span.to.median - b.span.to.median);
   const ahead = of('ahead').sort((a, b) => a.span.from.median - b.span.from.median);
   const over = of('over').sort((a, b) => b.span.to.median - a.span.to.median);
-  if (dated.length === 0)
-    return <Notice>Nothing of this plant has dates of its own here. Choose another plant.</Notice>;
+  if (dated.length === 0) return <Notice>{seasonTexts.nothingDated}</Notice>;
   return (
     <div>
-      <Legend>
-        Solid: the trouble. Hatched: what is done about it. Outlined: the plant itself. Thin line:
-        where 8 of 10 ways the year may go on put its start and end.
-      </Legend>
+      <Legend>{seasonTexts.timelineLegend}</Legend>
       <MonthRow as="div" aria-hidden>
         <span />
         <MonthNames>
@@ -95,9 +93,24 @@ export function Timeline({ dated, today }: TimelineProps) {
         </MonthNames>
         <span />
       </MonthRow>
-      <Rows title="Now" note="the soonest to close first" list={open} today={today} />
-      <Rows title="Next" note="the soonest to open first" list={ahead} today={today} />
-      <Rows title="Over for this year" note="the last to close first" list={over} today={today} />
+      <Rows
+        title={commonTexts.now}
+        note={seasonTexts.theSoonestToCloseFirst}
+        list={open}
+        today={today}
+      />
+      <Rows
+        title={seasonTexts.next}
+        note={seasonTexts.theSoonestToOpenFirst}
+        list={ahead}
+        today={today}
+      />
+      <Rows
+        title={seasonTexts.overForThisYear}
+        note={seasonTexts.theLastToCloseFirst}
+        list={over}
+        today={today}
+      />
     </div>
   );
 }
@@ -118,7 +131,7 @@ function Rows({ title, note, list, today }: RowsProps) {
       <Group>
         {title}{' '}
         <span>
-          {shown.length < list.length ? `${MAX_SHOWN} of ${list.length}, ` : ''}
+          {shown.length < list.length ? seasonTexts.shownOf(MAX_SHOWN, list.length) : ''}
           {note}
         </span>
       </Group>
@@ -151,7 +164,7 @@ function Rows({ title, note, list, today }: RowsProps) {
       </ul>
       {shown.length < list.length && (
         <Button kind="quiet" onPress={() => setAll(true)}>
-          Show all {list.length}
+          {seasonTexts.showAll} {list.length}
         </Button>
       )}
     </section>

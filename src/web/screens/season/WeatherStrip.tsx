@@ -1,3 +1,5 @@
+import { commonTexts } from '../../texts/commonTexts.ts';
+import { seasonTexts } from '../../texts/seasonTexts.ts';
 import { styled } from 'styled-components';
 import { isoDay } from '../../../core/timing/calendar.ts';
 import type { ComingDay } from '../../../core/timing/outlook.ts';
@@ -40,7 +42,7 @@ interface WeatherStripProps {
 }
 
 const windInWords = (windKmh: number | null): string =>
-  windKmh === null ? 'not known' : `${Math.round(windKmh)} km/h`;
+  windKmh === null ? seasonTexts.notKnown : seasonTexts.windKmh(Math.round(windKmh));
 
 /** The last days of the station and the ten to come, the latter with how far they may be off. */
 export function WeatherStrip({ observed, coming }: WeatherStripProps) {
@@ -48,11 +50,11 @@ export function WeatherStrip({ observed, coming }: WeatherStripProps) {
     <Table>
       <thead>
         <tr>
-          <th scope="col">Day</th>
-          <th scope="col">Night, C</th>
-          <th scope="col">Day, C</th>
-          <th scope="col">Rain</th>
-          <th scope="col">Wind</th>
+          <th scope="col">{commonTexts.day}</th>
+          <th scope="col">{seasonTexts.nightC}</th>
+          <th scope="col">{seasonTexts.dayC}</th>
+          <th scope="col">{seasonTexts.rain}</th>
+          <th scope="col">{seasonTexts.wind}</th>
         </tr>
       </thead>
       <tbody>

@@ -1,3 +1,5 @@
+import { commonTexts } from '../../texts/commonTexts.ts';
+import { seasonTexts } from '../../texts/seasonTexts.ts';
 import { useEffect, useMemo, useState } from 'react';
 import type { ClinicWeather } from '../../../contracts/weather.ts';
 import { observedDays } from '../../../application/answerConsult.ts';
@@ -29,8 +31,8 @@ export type SeasonState =
   | { readonly kind: 'failed'; readonly message: string; readonly retry: () => void }
   | { readonly kind: 'ready'; readonly view: SeasonView };
 
-const NO_LIBRARY = 'The library could not be loaded: the server does not answer.';
-const NO_SEASON = 'The season could not be worked out; the weather is kept.';
+const NO_LIBRARY = commonTexts.libraryNotLoaded;
+const NO_SEASON = seasonTexts.seasonFailed;
 
 function chosenPlant({ library, taxonomy }: LibraryIndex, id: PlantId | null): SeasonPlant | null {
   const plant = library.plants.find((one) => one.id === id);

@@ -1,3 +1,4 @@
+import { datesTexts } from '../../../texts/datesTexts.ts';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../../contracts/consult.ts';
@@ -47,15 +48,15 @@ export function DatesPanel({ caseId, plant, answer, onClose }: DatesPanelProps) 
   const state = useSchedule(plant);
   const schedule = state.kind === 'ready' ? state.schedule : null;
   return (
-    <Wide aria-label="Dates of the plan">
+    <Wide aria-label={datesTexts.datesOfThePlan}>
       <ColumnTitle>
-        Dates of the plan
+        {datesTexts.datesOfThePlan}
         <Button kind="quiet" onPress={onClose}>
-          Back to causes <Key>Alt T</Key>
+          {datesTexts.backToCauses} <Key>Alt T</Key>
         </Button>
       </ColumnTitle>
       <p>{answer.advice.headline}</p>
-      {state.kind === 'working' && <Notice>The dates are being worked out.</Notice>}
+      {state.kind === 'working' && <Notice>{datesTexts.beingWorkedOut}</Notice>}
       {state.kind === 'failed' && <Notice tone="caution">{state.message}</Notice>}
       {schedule && <Dated caseId={caseId} plant={plant} answer={answer} schedule={schedule} />}
     </Wide>
@@ -71,8 +72,7 @@ function Dated({ caseId, plant, answer, schedule }: DatedProps) {
   const { today } = schedule;
   const { id: plantId, plan } = plant;
   const stepOf = new Map(answer.advice.steps.map((step) => [step.id, step]));
-  if (schedule.steps.length === 0)
-    return <Notice>Nothing of this advice has a date: find out more first.</Notice>;
+  if (schedule.steps.length === 0) return <Notice>{datesTexts.nothingHasDates}</Notice>;
   const product = schedule.steps.some(({ step }) => stepOf.get(step)?.product === true);
   const keep = (): void =>
     void happen({
@@ -89,24 +89,21 @@ function Dated({ caseId, plant, answer, schedule }: DatedProps) {
       <Bar>
         {product && schedule.food && (
           <DateField
-            label="Next harvest"
+            label={datesTexts.nextHarvest}
             optional
             value={plan.harvest ?? ''}
             onChange={(on) => happen({ kind: 'harvest-set', plantId, on: on === '' ? null : on })}
           />
         )}
         <Button onPress={keep}>
-          {plan.kept.length > 0 ? 'Keep these dates instead' : 'Keep these dates'}
+          {plan.kept.length > 0 ? datesTexts.keepInstead : datesTexts.keep}
         </Button>
         <CalendarButton
           fileName="plan.ics"
           make={() => planCalendar(`${caseId}-${plant.id}`, answer.advice, schedule)}
         />
       </Bar>
-      <Quietly>
-        Hatched: the window. Thin line: where it may begin and end. Blocks: the days it is done.
-        Line from top to bottom: today.
-      </Quietly>
+      <Quietly>{datesTexts.legend}</Quietly>
       <RibbonMonths today={today} />
       {schedule.steps.map((step) => (
         <StepDates
@@ -131,7 +128,7 @@ function Dated({ caseId, plant, answer, schedule }: DatedProps) {
         />
       ))}
       <Again>
-        Look at the plant again about {shortDate(answer.advice.lookAgain, isoDay(today))}.
+        {datesTexts.lookAtThePlantAgainAbout} {shortDate(answer.advice.lookAgain, isoDay(today))}.
       </Again>
     </>
   );

@@ -1,3 +1,4 @@
+import { datesTexts } from '../../../texts/datesTexts.ts';
 import { styled } from 'styled-components';
 import {
   addDays,
@@ -67,9 +68,12 @@ export function Ribbon({ step: { state, band, list }, today }: RibbonProps) {
       : { from: first, to: addDays(first, DAYS_IN_YEAR) };
   const open = state.kind === 'open' || state.kind === 'opens';
   const days = list.map(({ on }) => word(on)).join(', ');
-  const label = open ? `Open ${word(span.from)} to ${word(span.to)}. ` : '';
+  const label = open ? datesTexts.openTo(word(span.from), word(span.to)) : '';
   return (
-    <TimelineRow role="img" aria-label={`${label}Done on ${days === '' ? 'no day' : days}`}>
+    <TimelineRow
+      role="img"
+      aria-label={datesTexts.doneOnDays(label, days === '' ? datesTexts.noDay : days)}
+    >
       {open && band && <Doubt style={placed(band.from.early, band.to.late, first)} />}
       {open && <Span data-kind="step" style={placed(span.from, addDays(span.to, 1), first)} />}
       <Today style={{ left: share(today - first) }} />

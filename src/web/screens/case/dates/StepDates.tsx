@@ -1,3 +1,5 @@
+import { commonTexts } from '../../../texts/commonTexts.ts';
+import { datesTexts } from '../../../texts/datesTexts.ts';
 import { styled } from 'styled-components';
 import type { CasePlan } from '../../../../contracts/cases.ts';
 import { movesBetween, type Application, type Move } from '../../../../core/timing/applications.ts';
@@ -64,24 +66,25 @@ const NO_FACTS = { daysToHarvest: null, reentryHours: null, mostPerYear: null };
 
 function bandInWords({ early, late }: BandedDay, today: string): string {
   return early === late
-    ? `on ${shortDate(isoDay(early), today)}`
-    : `between ${shortDate(isoDay(early), today)} and ${shortDate(isoDay(late), today)}`;
+    ? datesTexts.on(shortDate(isoDay(early), today))
+    : datesTexts.betweenAnd(shortDate(isoDay(early), today), shortDate(isoDay(late), today));
 }
 
 function windowInWords(state: WindowState, today: string): string {
   const word = (day: Day): string => shortDate(isoDay(day), today);
   switch (state.kind) {
     case 'always':
-      return 'Can be done at any time';
+      return datesTexts.anyTime;
     case 'watch':
-      return `Go by the plant: ${WATCH_THE_PLANT}`;
+      return datesTexts.goByThePlant(WATCH_THE_PLANT);
     case 'never':
-      return `Not here: ${neverText(state)}`;
+      return datesTexts.notHere(neverText(state));
     case 'open':
-      return `Open since ${word(state.span.from)}, until about ${word(state.span.to)}`;
+      return datesTexts.openSince(word(state.span.from), word(state.span.to));
     case 'opens': {
-      const since = state.closedSince === null ? '' : `Closed since ${word(state.closedSince)}. `;
-      return `${since}Opens about ${word(state.span.from)}, until about ${word(state.span.to)}`;
+      const since =
+        state.closedSince === null ? '' : datesTexts.closedSince(word(state.closedSince));
+      return datesTexts.opensAbout(since, word(state.span.from), word(state.span.to));
     }
   }
 }
@@ -99,8 +102,8 @@ function moveInWords({ number, from, to, why }: Move, on: Day): string {
   const was = shortDate(isoDay(from), today);
   const reason = moveReasonText(why, on);
   return to === null
-    ? `No. ${number} of ${was} is off: ${reason}`
-    : `No. ${number} moved from ${was} to ${shortDate(isoDay(to), today)}: ${reason}`;
+    ? datesTexts.takenOff(number, was, reason)
+    : datesTexts.moved(number, was, shortDate(isoDay(to), today), reason);
 }
 
 /** Done once, whenever it suits. */
@@ -149,8 +152,8 @@ export function StepDates(props: StepDatesProps) {
       </p>
       {step.band && isWide(step.band) && (
         <Quiet>
-          In 8 of 10 years that go on from here it opens {bandInWords(step.band.from, iso)} and
-          closes {bandInWords(step.band.to, iso)}.
+          {datesTexts.opensInMostYears} {bandInWords(step.band.from, iso)} {datesTexts.andCloses}{' '}
+          {bandInWords(step.band.to, iso)}.
         </Quiet>
       )}
       {step.checks.length > 0 && <TenDays checks={step.checks} from={today} name={text} />}
@@ -167,7 +170,7 @@ export function StepDates(props: StepDatesProps) {
       {step.event !== null && (
         <Facts>
           <DateField
-            label={`Seen: ${step.event}`}
+            label={datesTexts.seen(step.event)}
             optional
             value={plan.seen[step.event] ?? ''}
             onChange={(on) => onSeen(step.event ?? '', on === '' ? null : on)}
@@ -178,7 +181,7 @@ export function StepDates(props: StepDatesProps) {
         <Facts>
           {food && (
             <WholeNumber
-              label="Days to harvest on the label"
+              label={datesTexts.labelDaysToHarvest}
               value={label.daysToHarvest}
               least={0}
               most={365}
@@ -186,14 +189,14 @@ export function StepDates(props: StepDatesProps) {
             />
           )}
           <WholeNumber
-            label="Hours until one may go back"
+            label={datesTexts.labelReentryHours}
             value={label.reentryHours}
             least={0}
             most={720}
             onChange={(reentryHours) => onLabel({ ...label, reentryHours })}
           />
           <WholeNumber
-            label="Most times a year on the label"
+            label={datesTexts.labelTimesAYear}
             value={label.mostPerYear}
             least={1}
             most={99}
@@ -217,14 +220,14 @@ function DayItem({ one: { number, on, done, why }, of, today, onDone }: DayProps
   return (
     <li>
       <span>
-        <b>{date}</b> {of > 1 ? `${number} of ${of}` : ''} {done ? '(done)' : ''}
+        <b>{date}</b> {of > 1 ? datesTexts.numberOf(number, of) : ''} {done ? '(done)' : ''}
       </span>
       <Button
         kind="quiet"
-        aria-label={done ? `Not done on ${date}` : `Done on ${date}`}
+        aria-label={done ? datesTexts.notDoneOn(date) : datesTexts.doneOn(date)}
         onPress={() => onDone(on, !done)}
       >
-        {done ? 'Not done' : 'Done'}
+        {done ? datesTexts.notDone : commonTexts.done}
       </Button>
       {why !== null && <small>{moveReasonText(why, today)}</small>}
     </li>

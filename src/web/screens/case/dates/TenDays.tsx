@@ -1,3 +1,4 @@
+import { datesTexts } from '../../../texts/datesTexts.ts';
 import { styled } from 'styled-components';
 import { addDays, isoDay, type Day } from '../../../../core/timing/calendar.ts';
 import { dayReasonText } from '../../../../wording/schedule.ts';
@@ -45,7 +46,7 @@ function briefly({ go, reasons, hours }: DayCheck): string {
 }
 
 function inFull({ reasons, hours }: DayCheck): string {
-  const when = hours ? `between ${hours.from} and ${hours.to} o’clock` : '';
+  const when = hours ? datesTexts.betweenHours(hours.from, hours.to) : '';
   return [...reasons.map((reason) => dayReasonText(reason).text), when].filter(Boolean).join('; ');
 }
 
@@ -59,7 +60,7 @@ interface TenDaysProps {
 export function TenDays({ checks, from, name }: TenDaysProps) {
   const days = checks.map((check, i) => ({ check, day: isoDay(addDays(from, i)) }));
   return (
-    <Days aria-label={`The next days for: ${name}`}>
+    <Days aria-label={datesTexts.nextDaysFor(name)}>
       <thead>
         <tr>
           {days.map(({ day }) => (

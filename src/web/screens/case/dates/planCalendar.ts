@@ -1,3 +1,4 @@
+import { datesTexts } from '../../../texts/datesTexts.ts';
 import type { ConsultResponse } from '../../../../contracts/consult.ts';
 import type { Result } from '../../../../core/util/result.ts';
 import { parseDay, type Day } from '../../../../core/timing/calendar.ts';
@@ -24,7 +25,7 @@ function entriesOf(step: StepSchedule, text: string, key: string): readonly Cale
     return [{ key: `${key}-1`, title, from: only.on, to: span.to, description: text }];
   return step.list.map(({ number, on }) => ({
     key: `${key}-${number}`,
-    title: step.list.length > 1 ? `${title} (${number} of ${step.list.length})` : title,
+    title: step.list.length > 1 ? datesTexts.titleOf(title, number, step.list.length) : title,
     from: on,
     to: on,
     description: text,
@@ -44,10 +45,10 @@ export function planCalendar(
   const again = parseDay(advice.lookAgain);
   const look = (on: Day): CalendarEntry => ({
     key: `${caseKey}-look-again`,
-    title: 'Look at the plant again',
+    title: datesTexts.lookAtThePlantAgain,
     from: on,
     to: on,
-    description: 'Is it better, the same or worse? Tell the clinic.',
+    description: datesTexts.isItBetter,
   });
   return calendarFile(again.ok ? [...steps, look(again.value)] : steps);
 }

@@ -1,0 +1,22 @@
+/** Texts of more than one screen, in English. */
+export const commonTexts = {
+  tryAgain: 'Try again',
+  done: 'Done',
+  now: 'Now',
+  mind: 'Mind:',
+  advisorsDiffer: 'Advisors differ:',
+  here: 'Here:',
+  library: 'Library',
+  plant: 'Plant',
+  day: 'Day',
+  callBack: 'Call back',
+  state: 'State',
+  sideBySide: 'Side by side',
+  causes: 'Causes',
+  caseWord: 'Case',
+  plants: 'Plants',
+  atTheDesk: 'At the desk',
+  desk: 'Desk',
+  libraryNotLoaded: 'The library could not be loaded: the server does not answer.',
+  season: 'Season',
+} as const;

@@ -1,0 +1,20 @@
+/** Texts of the general-purpose fields and buttons, in English. */
+export const kitTexts = {
+  cannotBeShown: 'cannot be shown. What you typed is kept.',
+  charactersLeft: (left: number) => `${left} characters left`,
+  tooManyCharacters: (max: number) => `No more than ${max} characters can be kept.`,
+  jan: 'Jan',
+  feb: 'Feb',
+  mar: 'Mar',
+  apr: 'Apr',
+  may: 'May',
+  jun: 'Jun',
+  jul: 'Jul',
+  aug: 'Aug',
+  sep: 'Sep',
+  oct: 'Oct',
+  nov: 'Nov',
+  dec: 'Dec',
+  dateIncomplete: 'A whole date from 1900 to 2200 is kept; this is none yet.',
+  changeValue: (name: string, value: string) => `${name}: ${value}. Change`,
+} as const;

@@ -1,0 +1,51 @@
+/** Texts of the Season screen, in English. */
+export const seasonTexts = {
+  datesAsACalendarFile: 'Dates as a calendar file',
+  between: (early: string, late: string) => `${early} to ${late}`,
+  noDateInIt: 'it would hold no date',
+  calendarFailed: (reason: string) => `The calendar could not be made: ${reason}.`,
+  opensCloses: (from: string, to: string) => `Opens ${from}, closes ${to} in 8 of 10 years.`,
+  heatByToday: (baseCelsius: number, median: number, normal: number) =>
+    `Heat above ${baseCelsius} C by today: ${median} degree-days; normal ${normal}.`,
+  heatLegend:
+    'Solid: this year; dashed: normal; the pale band holds 8 of 10 ways it may go on from',
+  noneIsMissing: 'none is missing',
+  areMissing: (count: number) => `${count} are missing`,
+  daysTakenIn: (days: number, first: string, last: string, gaps: string) =>
+    `${days} days from ${first} to ${last} were taken in; ${gaps}.`,
+  csvFormat:
+    'A CSV file with the columns date (2026-06-13), min_c or min_f, max_c or max_f, rain_mm or rain_in. Its days replace the simulated ones.',
+  chooseAFile: 'Choose a file',
+  timelineSpan: (from: string, to: string, doubtDays: number) =>
+    `${from} to ${to}${doubtDays > 0 ? ` ± ${doubtDays} d` : ''}`,
+  nothingDated: 'Nothing of this plant has dates of its own here. Choose another plant.',
+  timelineLegend:
+    'Solid: the trouble. Hatched: what is done about it. Outlined: the plant itself. Thin line: where 8 of 10 ways the year may go on put its start and end.',
+  theSoonestToCloseFirst: 'the soonest to close first',
+  next: 'Next',
+  theSoonestToOpenFirst: 'the soonest to open first',
+  overForThisYear: 'Over for this year',
+  theLastToCloseFirst: 'the last to close first',
+  shownOf: (shown: number, count: number) => `${shown} of ${count}, `,
+  showAll: 'Show all',
+  seasonFailed: 'The season could not be worked out; the weather is kept.',
+  notKnown: 'not known',
+  windKmh: (windKmh: number) => `${windKmh} km/h`,
+  nightC: 'Night, C',
+  dayC: 'Day, C',
+  rain: 'Rain',
+  wind: 'Wind',
+  noStation: 'No station: a normal year up to today',
+  simulatedStation: 'Simulated station',
+  theClinicsStation: 'The clinic’s station',
+  seasonSounding: 'Season - Sounding',
+  theCommonTroublesOfAll: 'the common troubles of all',
+  allPlants: 'All plants',
+  weather: 'Weather',
+  beingRead: 'being read',
+  beingWorkedOut: 'The season is being worked out.',
+  weatherAsCsv: 'Weather as CSV',
+  whatIsActive: 'What is active',
+  heatAndWeather: 'Heat and weather',
+  heatOfTheYear: 'Heat of the year',
+} as const;
