@@ -1,0 +1,203 @@
+/** @jest-environment jsdom */
+import { cleanup, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { OPENED_CASE } from '../../../test/caseRecord.ts';
+import { showPanel, spottedFern } from '../../../test/casePanel.tsx';
+import { AdvicePanel } from './AdvicePanel.tsx';
+import { AskPanel } from './AskPanel.tsx';
+import { CaseNotes } from './CaseNotes.tsx';
+import { CausesPanel } from './CausesPanel.tsx';
+import { HeardPanel } from './HeardPanel.tsx';
+import { OutcomeChip } from './OutcomeChip.tsx';
+import { SoundingLine } from './SoundingLine.tsx';
+
+afterEach(cleanup);
+
+const ignore = (): void => undefined;
+const opened = (words: string, change = {}) => {
+  const about = spottedFern(words, change);
+  return { ...about, record: { plants: [about.plant] } };
+};
+
+describe('Ask next', () => {
+  it('records the answer to the question that is asked first', async () => {
+    const { plant, answer, record } = opened('there are spots');
+    const panel = showPanel(<AskPanel plant={plant} answer={answer} />, record);
+    const [first] = answer.ask;
+    await userEvent.click(screen.getByRole('button', { name: `Yes: ${first?.question ?? ''}` }));
+    expect(panel.record().plants[0]?.answers).toMatchObject([
+      { finding: first?.finding, value: true },
+    ]);
+  });
+
+  it('takes the keys for the first question only', async () => {
+    const { plant, answer, record } = opened('there are spots');
+    const panel = showPanel(<AskPanel plant={plant} answer={answer} />, record);
+    await userEvent.keyboard('{Alt>}n{/Alt}');
+    expect(panel.record().plants[0]?.answers).toMatchObject([
+      { finding: answer.ask[0]?.finding, value: false },
+    ]);
+  });
+
+  it('asks nothing where the answer is settled, and says why', () => {
+    const { plant, answer, record } = opened('there are spots');
+    const settled = {
+      ...answer,
+      settled: true,
+      settledWhy: { reason: 'It is clear.', sample: 'A frond' },
+    };
+    showPanel(<AskPanel plant={plant} answer={settled} />, record);
+    expect(screen.queryAllByRole('button')).toEqual([]);
+    expect(screen.getByText('It is clear.')).toBeTruthy();
+    expect(screen.getByText(/A frond/)).toBeTruthy();
+  });
+});
+
+describe('Heard', () => {
+  it('turns a finding round, leaves it out, and undoes that', async () => {
+    const { plant, answer, record } = opened('there are spots and rings');
+    const panel = showPanel(<HeardPanel plant={plant} answer={answer} onAdd={ignore} />, record);
+    await userEvent.click(screen.getByRole('button', { name: 'Turn round: Spots' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Leave out: Rings' }));
+    expect(panel.record().plants[0]?.answers).toMatchObject([
+      { finding: 'spots', value: false },
+      { finding: 'rings', value: 'unknown' },
+    ]);
+  });
+
+  it('shows what the advisor set by hand with a way back', async () => {
+    const answers = [{ id: 'answer-1', finding: 'fuzz', value: true, sure: 0.9 }];
+    const { plant, answer, record } = opened('there are spots', { answers });
+    const panel = showPanel(<HeardPanel plant={plant} answer={answer} onAdd={ignore} />, record);
+    await userEvent.click(screen.getByRole('button', { name: 'Undo: Fuzz' }));
+    expect(panel.record().plants[0]?.answers).toEqual([]);
+  });
+});
+
+describe('Causes', () => {
+  it('lists the leader first and opens its arguments, and always nothing wrong', () => {
+    const { answer } = opened('there are spots and rings');
+    showPanel(<CausesPanel answer={answer} without={null} problem={null} />);
+    const rows = screen.getAllByRole('listitem').map(({ textContent }) => textContent);
+    expect(rows[0]).toMatch(/Cause ring-spot/);
+    expect(rows.some((text) => text.includes('Nothing wrong'))).toBe(true);
+    expect(rows[0]).toMatch(/For: .*Rings/);
+  });
+
+  it('asks for the plant while nothing is known', () => {
+    const { answer } = opened('', { plant: null });
+    showPanel(<CausesPanel answer={answer} without={null} problem={null} />);
+    expect(screen.getByText(/Name the plant first/)).toBeTruthy();
+  });
+
+  it('says why there is no newer answer, with its cure', () => {
+    const problem = {
+      code: 'too-slow',
+      field: null,
+      message: 'Too slow.',
+      cure: 'Shorten it.',
+    } as const;
+    showPanel(<CausesPanel answer={null} without={null} problem={problem} />);
+    expect(screen.getByText('Too slow. Shorten it.')).toBeTruthy();
+  });
+});
+
+describe('Advice so far', () => {
+  it('gives the verdict, the headline and each step with its cautions', () => {
+    const { answer } = opened('there are spots and rings');
+    const [step] = answer.advice.steps;
+    if (!step) throw new Error('no step is advised');
+    const careful = { ...step, cautions: ['Wear gloves.'] };
+    const advice = { ...answer.advice, verdict: 'professional' as const, steps: [careful] };
+    showPanel(
+      <AdvicePanel
+        answer={{ ...answer, advice }}
+        today="2026-06-13"
+        closed={false}
+        onDates={ignore}
+      />,
+    );
+    const panel = screen.getByRole('region', { name: 'Advice so far' });
+    expect(within(panel).getByText('Call a professional')).toBeTruthy();
+    expect(within(panel).getByText(answer.advice.headline)).toBeTruthy();
+    expect(within(panel).getByText(step.text)).toBeTruthy();
+    expect(within(panel).getByText('Mind: Wear gloves.')).toBeTruthy();
+  });
+
+  it('marks the answer that a case was closed with', () => {
+    const { answer } = opened('there are spots');
+    showPanel(<AdvicePanel answer={answer} today="2026-06-13" closed onDates={ignore} />);
+    expect(screen.getByText(/as answered when the case was closed/)).toBeTruthy();
+  });
+});
+
+describe('It was', () => {
+  it('records what it proved to be, on the word of the enquirer at first', async () => {
+    const { plant, answer, record } = opened('there are spots');
+    const panel = showPanel(<OutcomeChip plant={plant} answer={answer} />, record);
+    await userEvent.click(screen.getByRole('button', { name: /It was/ }));
+    await userEvent.click(screen.getByRole('radio', { name: 'Cause gray-spot' }));
+    expect(panel.record().plants[0]?.outcome).toEqual({
+      cause: 'gray-spot',
+      confirmed: 'enquirer',
+      on: '2026-06-13',
+    });
+  });
+});
+
+describe('Sounding line', () => {
+  it('points at the ranking without a finding, by the pointer and by the keyboard', async () => {
+    const { plant, answer } = opened('there are spots and rings');
+    const points: (string | null)[] = [];
+    showPanel(
+      <SoundingLine
+        plant={plant}
+        answer={answer}
+        onPoint={(finding) => void points.push(finding)}
+      />,
+    );
+    await userEvent.tab();
+    await userEvent.tab();
+    expect(points).toEqual(['spots', null, 'rings']);
+    expect(
+      screen.getByRole('button', { name: /^Rings: up \d+ decibans for Cause ring-spot$/ }),
+    ).toBe(document.activeElement);
+  });
+});
+
+describe('To be looked at', () => {
+  const conflict = {
+    id: 'conflict-1',
+    field: 'plant' as const,
+    plantId: 'plant-1',
+    about: null,
+    kept: 'fern',
+    other: 'moss',
+    otherBy: 'Desk b',
+  };
+
+  it('is silent where nothing is', () => {
+    expect(showPanel(<CaseNotes record={OPENED_CASE} />).container.textContent).toBe('');
+  });
+
+  it('leaves a value that was set twice at once', async () => {
+    const record = { ...OPENED_CASE, conflicts: [conflict] };
+    const panel = showPanel(<CaseNotes record={record} />, record);
+    await userEvent.click(screen.getByRole('button', { name: 'Plant: leave as it is' }));
+    expect(panel.record().conflicts).toEqual([]);
+    expect(panel.record().plants[0]?.plant).toBeNull();
+  });
+
+  it('takes the other value', async () => {
+    const { plant } = opened('there are spots');
+    const record = {
+      ...OPENED_CASE,
+      plants: [{ ...plant, plant: 'moss' }],
+      conflicts: [{ ...conflict, kept: 'moss', other: 'fern' }],
+    };
+    const panel = showPanel(<CaseNotes record={record} />, record);
+    await userEvent.click(screen.getByRole('button', { name: /^Plant: take / }));
+    expect(panel.record().conflicts).toEqual([]);
+    expect(panel.record().plants[0]?.plant).toBe('fern');
+  });
+});
