@@ -51,7 +51,10 @@ export function harmPoints(harm: Harm): number {
  * Causes likely enough to plan for, by descending probability: at least 0.1, and at least a quarter of the leader's
  * probability.
  */
-export function suspectsOf(network: Network, posterior: Posterior): readonly Suspect[] {
+export function suspectsOf(
+  network: Pick<Network, 'causes'>,
+  posterior: Pick<Posterior, 'causes' | 'ranking'>,
+): readonly Suspect[] {
   const { ranking, causes } = posterior;
   const leader = numberAt(causes, entryAt(ranking, 0));
   const least = Math.max(MIN_PROBABILITY, MIN_SHARE_OF_LEADER * leader);

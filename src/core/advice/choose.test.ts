@@ -1,28 +1,13 @@
+import { candidateOf, causeWith, opensIn, suspectOf } from '../../test/candidate.ts';
 import { day } from '../../test/setting.ts';
-import { causeSchema } from '../schema/cause.ts';
-import { treatmentSchema } from '../schema/treatment.ts';
-import { addDays } from '../timing/calendar.ts';
 import type { WindowState } from '../timing/windows.ts';
 import type { Candidate, Suspect } from './candidates.ts';
 import { chooseSteps } from './choose.ts';
 import type { AssessedTreatment } from './safetyJudge.ts';
 
 const TODAY = day('2026-06-13');
-const suspect = (id: string, probability: number, harm = 6): Suspect => ({
-  cause: causeSchema.parse({
-    id,
-    name: `Cause ${id}`,
-    category: 'fungus',
-    hosts: {},
-    common: 'common',
-    findings: {},
-    harm: {},
-    say: 'A cause for tests.',
-    source: 'judgement',
-  }),
-  probability,
-  harm,
-});
+const suspect = (id: string, probability: number, harm = 6): Suspect =>
+  suspectOf(causeWith({ id, category: 'fungus' }), probability, harm);
 const A = suspect('a', 0.5);
 const B = suspect('b', 0.4);
 
@@ -34,27 +19,15 @@ function step(
   state: WindowState = { kind: 'always' },
   costs: { readonly effort?: string; readonly money?: string } = {},
 ): AssessedTreatment {
-  const treatment = treatmentSchema.parse({
-    id,
-    name: `Do ${id}`,
-    rung,
-    text: `Do ${id} as told.`,
-    source: 'judgement',
-    ...costs,
-  });
+  const treatment = { id, name: `Do ${id}`, rung, ...costs };
   return {
-    candidate: { treatment, text: '', rule: null, state, targets, burden },
+    candidate: candidateOf(treatment, targets, { state, burden }),
     cautions: [],
     planCautions: [],
     referTo: [],
     forbidden: null,
   };
 }
-const opensIn = (days: number): WindowState => ({
-  kind: 'opens',
-  span: { from: addDays(TODAY, days), to: addDays(TODAY, days + 20) },
-  closedSince: null,
-});
 const ids = (steps: readonly AssessedTreatment[]): string[] =>
   chooseSteps(steps, TODAY).map(({ candidate }) => candidate.treatment.id);
 
@@ -90,8 +63,8 @@ it('puts what can be done now first, then the least drastic, then by date', () =
   const on = [{ suspect: A, effect: 0.65 }];
   expect(
     ids([
-      step('later', on, 0.1, 'hand', opensIn(60)),
-      step('soon', on, 0.1, 'hand', opensIn(20)),
+      step('later', on, 0.1, 'hand', opensIn(TODAY, 60)),
+      step('soon', on, 0.1, 'hand', opensIn(TODAY, 20)),
       step('spray', on, 0.1, 'conventional'),
       step('pick', on, 0.1, 'hand'),
     ]),

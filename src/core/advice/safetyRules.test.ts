@@ -1,9 +1,9 @@
 import { adviceContext } from '../../test/adviceContext.ts';
+import { candidateOf, causeWith, suspectOf } from '../../test/candidate.ts';
 import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
-import { almanacAt, day, findingId } from '../../test/setting.ts';
-import { causeSchema, type Category } from '../schema/cause.ts';
+import { day, findingId } from '../../test/setting.ts';
+import { CATEGORIES, type Category } from '../schema/cause.ts';
 import { placeSchema } from '../schema/place.ts';
-import { treatmentSchema } from '../schema/treatment.ts';
 import { windowSchema } from '../schema/window.ts';
 import type { Candidate } from './candidates.ts';
 import type { AdviceContext } from './context.ts';
@@ -11,167 +11,241 @@ import * as rules from './safetyRules.ts';
 
 const places = [placeSchema.parse(REFERENCE_PLACE)];
 
-function candidate(
+const candidate = (
   treatment: Record<string, unknown>,
   category: Category = 'insect',
   probability = 0.9,
-): Candidate {
-  const cause = causeSchema.parse({
-    id: 'pest',
-    name: 'Pest',
-    category,
-    hosts: {},
-    common: 'common',
-    findings: {},
-    harm: {},
-    say: 'A pest for tests.',
-    source: 'judgement',
-  });
-  return {
-    treatment: treatmentSchema.parse({
-      id: 'x',
-      name: 'A treatment',
-      rung: 'conventional',
-      text: 'Do it as the label says.',
-      source: 'judgement',
-      ...treatment,
-    }),
-    text: 'Do it.',
-    rule: null,
-    state: { kind: 'always' },
-    targets: [{ suspect: { cause, probability, harm: 5 }, effect: 0.6 }],
-    burden: 0.1,
-  };
-}
+): Candidate =>
+  candidateOf(treatment, [
+    { suspect: suspectOf(causeWith({ category }), probability), effect: 0.6 },
+  ]);
 
 const context = (change: Partial<AdviceContext> = {}): AdviceContext =>
   adviceContext({ places }, 40, '2026-05-10', change);
 
 const insecticide = { classes: ['insecticide'] };
 
+const allow = { kind: 'allow' };
+const forbid = (code: string) => ({ kind: 'forbid', reason: { code } });
+const caution = (code: string) => ({ kind: 'caution', caution: { code } });
+const planCaution = (code: string) => ({ kind: 'plan-caution', caution: { code } });
+const reporting = (...ids: string[]) => ({ reported: new Set(ids.map(findingId)) });
+
 describe('no treatment before a cause', () => {
-  it('forbids a product while the cause is a guess', () => {
-    expect(rules.causeFirst(candidate(insecticide, 'insect', 0.3), context()).kind).toBe('forbid');
+  it.each([
+    [0.49, forbid('cause-unsure')],
+    [0.5, allow],
+  ])('a product at a probability of %d', (probability, ruling) => {
+    expect(rules.causeFirst(candidate(insecticide, 'insect', probability), context())).toEqual(
+      ruling,
+    );
   });
   it('lets a practice pass at any probability', () => {
-    expect(rules.causeFirst(candidate({}, 'insect', 0.1), context()).kind).toBe('allow');
+    expect(rules.causeFirst(candidate({}, 'insect', 0.1), context())).toEqual(allow);
+  });
+  it('adds up what a product is against', () => {
+    const one = candidate(insecticide, 'insect', 0.3);
+    const both = { ...one, targets: [...one.targets, ...one.targets] };
+    expect(rules.causeFirst(both, context())).toEqual(allow);
+  });
+});
+
+describe('what is a pesticide', () => {
+  it.each([
+    [[], false],
+    [['nutrient'], false],
+    [['repellent'], false],
+    [['repellent', 'nutrient'], false],
+    [['repellent', 'insecticide'], true],
+    [['fungicide'], true],
+    [['bactericide'], true],
+    [['herbicide'], true],
+    [['rodenticide'], true],
+  ])('%j: %s', (classes, pesticide) => {
+    expect(rules.isPesticide(candidate({ classes }).treatment)).toBe(pesticide);
   });
 });
 
 describe('the right kind of product', () => {
   it.each([
-    ['insecticide', 'fungus', 'forbid'],
-    ['fungicide', 'insect', 'forbid'],
-    ['insecticide', 'virus', 'forbid'],
-    ['fungicide', 'nutrient', 'forbid'],
-    ['insecticide', 'mite', 'forbid'],
-    ['fungicide', 'oomycete', 'allow'],
-    ['insecticide', 'insect', 'allow'],
-  ] as const)('%s on %s: %s', (product, category, ruling) => {
-    expect(rules.rightKind(candidate({ classes: [product] }, category), context()).kind).toBe(
-      ruling,
+    ['insecticide', ['insect']],
+    ['miticide', ['mite']],
+    ['molluscicide', ['mollusc']],
+    ['fungicide', ['fungus', 'oomycete']],
+    ['bactericide', ['bacterium']],
+    ['herbicide', ['weed']],
+    ['rodenticide', ['vertebrate']],
+  ] as const)('%s works on %j alone', (product, categories) => {
+    const works = CATEGORIES.filter(
+      (category) =>
+        rules.rightKind(candidate({ classes: [product] }, category), context()).kind === 'allow',
     );
+    expect(works).toEqual(expect.arrayContaining([...categories]));
+    expect(works).toHaveLength(categories.length);
+  });
+
+  const on = (classes: string[], ...categories: Category[]) =>
+    rules.rightKind(
+      {
+        ...candidate({ classes }),
+        targets: categories.flatMap((category) => candidate({}, category).targets),
+      },
+      context(),
+    );
+  it('names its reason', () => {
+    expect(on(['insecticide'], 'fungus')).toEqual(forbid('wrong-kind-of-product'));
+  });
+  it('wants every target reached, each by one of the classes', () => {
+    expect(on(['insecticide'], 'insect', 'mite').kind).toBe('forbid');
+    expect(on(['insecticide', 'miticide'], 'insect', 'mite').kind).toBe('allow');
   });
 });
 
-it('sends restricted products to a licence holder', () => {
-  expect(rules.restrictedUse(candidate({ ...insecticide, restricted: true }), context()).kind).toBe(
-    'refer',
-  );
+it.each([[{ ...insecticide, restricted: true }], [{ ...insecticide, who: 'licensed' }]])(
+  'sends %j to a licence holder',
+  (treatment) => {
+    expect(rules.restrictedUse(candidate(treatment), context())).toEqual({
+      kind: 'refer',
+      to: 'licensed-applicator',
+      caution: { code: 'licence-holders-only' },
+    });
+  },
+);
+it('sends nobody to a licence holder without need', () => {
+  expect(rules.restrictedUse(candidate(insecticide), context())).toEqual(allow);
 });
 
 describe('systemic insecticides', () => {
-  const systemic = candidate({ ...insecticide, systemic: true });
-  it('never on food plants', () => {
-    expect(rules.systemicOnFood(systemic, context({ traits: { edible: 'fruit' } })).kind).toBe(
-      'forbid',
-    );
-    expect(rules.systemicOnFood(systemic, context({ traits: { edible: 'none' } })).kind).toBe(
-      'allow',
-    );
+  const systemic = { ...insecticide, systemic: true };
+  it.each([
+    [systemic, { edible: 'fruit' as const }, forbid('systemic-on-food')],
+    [systemic, { edible: 'none' as const }, allow],
+    [systemic, {}, allow],
+    [insecticide, { edible: 'fruit' as const }, allow],
+    [{ classes: ['fungicide'], systemic: true }, { edible: 'fruit' as const }, allow],
+  ])('%j on a plant with %j', (treatment, traits, ruling) => {
+    expect(rules.systemicOnFood(candidate(treatment), context({ traits }))).toEqual(ruling);
   });
-  it('never on plants that bees visit', () => {
-    expect(rules.openBlossom(systemic, context({ traits: { beeVisited: true } })).kind).toBe(
-      'forbid',
-    );
+
+  it.each([
+    [systemic, { beeVisited: true }, forbid('systemic-where-bees-visit')],
+    [systemic, {}, caution('never-on-open-blossom')],
+    [insecticide, { beeVisited: true }, caution('never-on-open-blossom')],
+  ])('%j where bees are: %j', (treatment, traits, ruling) => {
+    expect(rules.openBlossom(candidate(treatment), context({ traits }))).toEqual(ruling);
   });
 });
 
 describe('open blossom', () => {
-  it('forbids an insecticide when the enquirer says it is in flower', () => {
-    const reported = new Set([findingId('plant-in-bloom')]);
-    expect(rules.openBlossom(candidate(insecticide), context({ reported })).kind).toBe('forbid');
+  const inBloom = reporting('plant-in-bloom');
+  it.each([
+    [['insecticide'], forbid('open-blossom')],
+    [['miticide'], forbid('open-blossom')],
+    [['fungicide', 'insecticide'], forbid('open-blossom')],
+    [['fungicide'], allow],
+    [[], allow],
+  ])('of a plant reported in flower, %j', (classes, ruling) => {
+    expect(rules.openBlossom(candidate({ classes }), context(inBloom))).toEqual(ruling);
   });
-  it('forbids it in the usual weeks of bloom', () => {
+  it('is what the usual weeks of bloom bring', () => {
     const traits = { bloom: windowSchema.parse('05-01..05-25') };
-    expect(rules.openBlossom(candidate(insecticide), context({ traits })).kind).toBe('forbid');
-    expect(
-      rules.openBlossom(candidate(insecticide), context({ traits, today: day('2026-08-01') })).kind,
-    ).toBe('caution');
+    const on = (today: string) =>
+      rules.openBlossom(candidate(insecticide), context({ traits, today: day(today) }));
+    expect(on('2026-05-10')).toEqual(forbid('open-blossom'));
+    expect(on('2026-08-01')).toEqual(caution('never-on-open-blossom'));
   });
 });
 
 describe('oils and soaps', () => {
   const soap = candidate({ ...insecticide, oilOrSoap: true });
-  it('are refused in a hot spell and on a thirsty plant', () => {
-    for (const finding of ['hot-spell', 'soil-dry']) {
-      expect(rules.oilInHeat(soap, context({ reported: new Set([findingId(finding)]) })).kind).toBe(
-        'forbid',
-      );
-    }
+  // Common practice: above about 90 F they burn leaves.
+  const inHeat = { kind: 'forbid', reason: { code: 'oil-in-heat', maxCelsius: 32 } };
+  const careful = { kind: 'caution', caution: { code: 'oil-limits', maxCelsius: 32 } };
+  const at = (maxCelsius: number) => ({
+    almanac: { ...context().almanac, normalOn: () => ({ minCelsius: 20, maxCelsius }) },
   });
-  it('are refused where the normal day reaches 32 C', () => {
-    const hot = almanacAt({ places }, 34);
-    expect(hot.normalOn(day('2026-07-20')).maxCelsius).toBeGreaterThan(32);
-    expect(rules.oilInHeat(soap, context({ almanac: hot, today: day('2026-07-20') })).kind).toBe(
-      'forbid',
-    );
+  it.each([
+    ['in a hot spell', reporting('hot-spell'), inHeat],
+    ['on a thirsty plant', reporting('soil-dry'), forbid('oil-on-thirsty-plant')],
+    ['where the normal day reaches the limit', at(32), inHeat],
+    ['where the normal day stays below it', at(31.9), careful],
+    ['on a mild day', {}, careful],
+  ])('%s', (_, change, ruling) => {
+    expect(rules.oilInHeat(soap, context(change))).toEqual(ruling);
   });
-  it('carry their caution on a mild day', () => {
-    expect(rules.oilInHeat(soap, context()).kind).toBe('caution');
+  it('concern no other product', () => {
+    expect(rules.oilInHeat(candidate(insecticide), context(reporting('hot-spell')))).toEqual(allow);
   });
 });
 
-it('leaves work high in a tree to an arborist', () => {
-  expect(
-    rules.tallTrees(candidate({ aloft: true }), context({ traits: { tall: true } })).kind,
-  ).toBe('caution');
-  expect(rules.tallTrees(candidate({ who: 'arborist' }), context()).kind).toBe('refer');
+describe('work high in a tree', () => {
+  it('is an arborist’s', () => {
+    expect(rules.tallTrees(candidate({ who: 'arborist' }), context())).toEqual({
+      kind: 'refer',
+      to: 'arborist',
+      caution: { code: 'arborist-only' },
+    });
+  });
+  it.each([
+    [{ aloft: true }, { traits: { tall: true } }, caution('reach-from-the-ground')],
+    [{ aloft: true }, reporting('tall-plant'), caution('reach-from-the-ground')],
+    [{ aloft: true }, {}, allow],
+    [{}, { traits: { tall: true } }, allow],
+  ])('%j with %j', (treatment, change, ruling) => {
+    expect(rules.tallTrees(candidate(treatment), context(change))).toEqual(ruling);
+  });
 });
 
 it('leaves wild animals to wildlife law', () => {
-  expect(rules.wildAnimals(candidate({ who: 'wildlife' }, 'vertebrate'), context()).kind).toBe(
-    'refer',
-  );
+  expect(rules.wildAnimals(candidate({ who: 'wildlife' }, 'vertebrate'), context())).toEqual({
+    kind: 'refer',
+    to: 'wildlife-office',
+    caution: { code: 'wildlife-law' },
+  });
+  expect(rules.wildAnimals(candidate({}, 'vertebrate'), context())).toEqual(allow);
 });
 
-it('keeps hazards from pets and children unless none is about', () => {
-  const bait = candidate({ petHazard: true, classes: ['molluscicide'] }, 'mollusc');
-  const none = new Set([findingId('pets-or-children')]);
-  expect(rules.petsAndChildren(bait, context()).kind).toBe('forbid');
-  expect(rules.petsAndChildren(bait, context({ ruledOut: none })).kind).toBe('plan-caution');
-  expect(
-    rules.petsAndChildren(bait, context({ reported: new Set([findingId('pets-or-children')]) }))
-      .kind,
-  ).toBe('forbid');
+describe('pets and children', () => {
+  const bait = { petHazard: true, classes: ['molluscicide'] };
+  const none = { ruledOut: new Set([findingId('pets-or-children')]) };
+  it.each([
+    [bait, {}, forbid('pets-or-children')],
+    [bait, reporting('pets-or-children'), forbid('pets-or-children')],
+    [bait, none, planCaution('keep-away-until-dry')],
+    [{ petHazard: true }, none, planCaution('keep-away-until-dry')],
+    [insecticide, {}, planCaution('keep-away-until-dry')],
+    [{}, {}, allow],
+  ])('%j with %j', (treatment, change, ruling) => {
+    expect(rules.petsAndChildren(candidate(treatment), context(change))).toEqual(ruling);
+  });
 });
 
 it('keeps products out of open water', () => {
-  const reported = new Set([findingId('near-open-water')]);
-  expect(rules.openWater(candidate(insecticide), context({ reported })).kind).toBe('forbid');
+  const near = context(reporting('near-open-water'));
+  expect(rules.openWater(candidate(insecticide), near)).toEqual(forbid('near-open-water'));
+  expect(rules.openWater(candidate({}), near)).toEqual(allow);
+  expect(rules.openWater(candidate(insecticide), context())).toEqual(allow);
 });
 
-it('puts the label first on every product, and days to harvest on food', () => {
-  expect(rules.labelDecides(candidate(insecticide), context()).kind).toBe('plan-caution');
-  expect(
-    rules.harvestInterval(candidate(insecticide), context({ traits: { edible: 'leaf' } })).kind,
-  ).toBe('plan-caution');
-  expect(rules.labelDecides(candidate({}), context()).kind).toBe('allow');
+it('puts the label first on every product', () => {
+  expect(rules.labelDecides(candidate(insecticide), context())).toEqual(
+    planCaution('label-decides'),
+  );
+  expect(rules.labelDecides(candidate({}), context())).toEqual(allow);
+});
+
+it.each([
+  [insecticide, { edible: 'leaf' as const }, planCaution('days-to-harvest')],
+  [insecticide, { edible: 'none' as const }, allow],
+  [insecticide, {}, allow],
+  [{}, { edible: 'leaf' as const }, allow],
+])('counts days to harvest for %j on %j', (treatment, traits, ruling) => {
+  expect(rules.harvestInterval(candidate(treatment), context({ traits }))).toEqual(ruling);
 });
 
 it('reads every rule', () => {
   const exported = Object.values(rules).filter(
     (one) => typeof one === 'function' && one !== rules.isPesticide,
   );
-  expect(rules.SAFETY_RULES).toHaveLength(exported.length);
+  expect(new Set(rules.SAFETY_RULES)).toEqual(new Set(exported));
 });

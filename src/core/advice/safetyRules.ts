@@ -43,7 +43,8 @@ export const causeFirst: SafetyRule = (candidate) => {
   return known >= CAUSE_KNOWN ? ALLOW : forbid({ code: 'cause-unsure' });
 };
 
-const TARGETS: Readonly<Record<ProductClass, readonly Category[]>> = {
+/** What a pesticide of each class kills. */
+const TARGETS: Readonly<Partial<Record<ProductClass, readonly Category[]>>> = {
   insecticide: ['insect'],
   miticide: ['mite'],
   molluscicide: ['mollusc'],
@@ -51,15 +52,13 @@ const TARGETS: Readonly<Record<ProductClass, readonly Category[]>> = {
   bactericide: ['bacterium'],
   herbicide: ['weed'],
   rodenticide: ['vertebrate'],
-  repellent: ['vertebrate', 'insect'],
-  nutrient: ['nutrient', 'care', 'water', 'fungus', 'normal', 'temperature', 'mechanical'],
 };
 
 /** A product works only on its own kind of culprit: never an insecticide for a fungus, or the reverse. */
 export const rightKind: SafetyRule = (candidate) => {
   if (!isPesticide(candidate.treatment)) return ALLOW;
   const reaches = (category: Category): boolean =>
-    candidate.treatment.classes.some((one) => TARGETS[one].includes(category));
+    candidate.treatment.classes.some((one) => TARGETS[one]?.includes(category));
   return candidate.targets.every(({ suspect }) => reaches(suspect.cause.category))
     ? ALLOW
     : forbid({ code: 'wrong-kind-of-product' });

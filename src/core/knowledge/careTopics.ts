@@ -8,9 +8,10 @@ import { causeSchema, type CareTopic, type Cause } from '../schema/cause.ts';
 import { findingSchema, type Finding } from '../schema/finding.ts';
 import { treatmentSchema, type Treatment } from '../schema/treatment.ts';
 
-/** Id of the finding that the enquirer asks about a topic. */
 const ASKING = 'asks-';
-const askingFor = (topicId: string): FindingId => findingIdSchema.parse(`${ASKING}${topicId}`);
+/** Id of the finding that the enquirer asks about a topic. */
+export const askingFor = (topicId: string): FindingId =>
+  findingIdSchema.parse(`${ASKING}${topicId}`);
 
 /** True for the finding that a care topic is asked about. */
 export const isAsking = (finding: string): boolean => finding.startsWith(ASKING);
