@@ -111,7 +111,7 @@ function reportsOf(
   return [...heard.filter(({ finding }) => !answered.has(finding)), ...answeredOnes];
 }
 
-/** The telling words without those whose meaning the advisor dropped or turned round. */
+/** The content words without those whose meaning the advisor dropped or turned round. */
 function wordsStanding(
   { contentWords, findings }: Extracted,
   answers: readonly Answer[],

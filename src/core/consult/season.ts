@@ -21,7 +21,7 @@ export interface SeasonEvent {
   readonly kind: 'seen' | 'stage' | 'step' | 'plant';
 }
 
-/** The plant whose season is told. */
+/** The plant whose season is shown. */
 export interface SeasonPlant {
   readonly id: PlantId;
   readonly name: string;
@@ -65,7 +65,7 @@ const isDated = (rule: WindowRule | undefined): rule is WindowRule =>
 
 /**
  * The turns of a plant's own year and the dated events of its troubles, or of the common ones of all plants, in the order of the library. A cause with
- * stages is told by them; one without by when it is seen. Normal looks are left out, and without a plant the steps whose
+ * stages is dated by them; one without by when it is seen. Normal looks are left out, and without a plant the steps whose
  * window is not the cause's own.
  */
 export function seasonEvents(

@@ -4,7 +4,7 @@ import type { FindingId } from '../schema/common.ts';
 export interface Report {
   readonly finding: FindingId;
   readonly value: boolean;
-  /** How sure the report is: 0 tells nothing, 1 is certain. */
+  /** How sure the report is: 0 is uninformative, 1 is certain. */
   readonly sure: number;
 }
 

@@ -31,7 +31,7 @@ export interface Wording extends Weighed {
 /** What is taken from a text as a whole. */
 export interface Words {
   readonly similarity: SimilarityOf;
-  /** It asks how or when a thing is done, and tells of nothing seen. */
+  /** It asks how or when a thing is done, and reports nothing seen. */
   readonly asks: boolean;
 }
 
@@ -63,7 +63,7 @@ function wordingOf(
 export function weighWords(network: Network, { similarity, asks }: Words): readonly Wording[] {
   const alike = ({ id }: Cause): number =>
     Math.exp(Math.min(MAX_NATS, WORTH_OF_LIKENESS * Math.max(0, similarity(id))));
-  // Nothing else tells one question from another, so their words count once more.
+  // Nothing else distinguishes one question from another, so their words count once more.
   const asked = (cause: Cause): number => (isCareTopic(cause) ? ASKS_OF_CARE * alike(cause) : 1);
   return [
     wordingOf(network, TEXT_SIMILARITY_PSEUDO_FINDING, alike),

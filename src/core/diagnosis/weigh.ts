@@ -33,7 +33,7 @@ export function affirmedBy(library: Compiled, reports: readonly Report[]): Reado
 }
 
 /**
- * The nearest more general finding that is known to be there. A report of a special case then only tells which case,
+ * The nearest more general finding that is known to be there. A report of a special case then only says which case,
  * so its probability is conditional on the general one. Returns null when no general finding is known.
  */
 export function affirmedGeneral(
@@ -52,7 +52,7 @@ export function probabilityGivenMore(special: number, general: number): number {
   return general > 0 ? Math.min(1, special / general) : 0;
 }
 
-/** Likelihood of one report under every hypothesis; null when no cause of the host shows it, as it then tells nothing. */
+/** Likelihood of one report under every hypothesis; null when no cause of the host shows it, as it is then uninformative. */
 function weigh(
   library: Compiled,
   network: Network,

@@ -54,7 +54,7 @@ const ANY_STEP = treatmentSchema.parse({
 });
 
 /**
- * A care topic takes part in the weighing as a cause of category `care` with one telling finding:
+ * A care topic takes part in the weighing as a cause of category `care` with one defining finding:
  * that the enquirer asks about it.
  */
 export function careCause(topic: CareTopic): Cause {

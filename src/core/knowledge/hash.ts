@@ -3,7 +3,7 @@ const PRIME = 0x01000193;
 const BASES = [0x811c9dc5, 0x9e3779b9] as const;
 
 /**
- * A 64-bit hash of a text as 16 hexadecimal digits. It tells versions apart; it does not protect against forged
+ * A 64-bit hash of a text as 16 hexadecimal digits. It distinguishes versions; it does not protect against forged
  * texts. Accepts any string, invalid surrogates included.
  */
 export function hashText(text: string): string {

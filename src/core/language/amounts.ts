@@ -113,7 +113,7 @@ function monthRange(how: string, month: number, today: Day): Range {
   return { from, to };
 }
 
-/** "Twice a week" tells how often; "a week ago" and "for a week" tell since when. */
+/** "Twice a week" is how often; "a week ago" and "for a week" are since when. */
 function isRate({ 2: number = '', index = 0, 0: whole }: RegExpMatchArray, text: string): boolean {
   if (!/^an?$/i.test(number)) return false;
   const ago = /^ (?:ago|now)\b/i.test(text.slice(index + whole.length));

@@ -11,7 +11,7 @@ const TROUBLE = stemSet(
   'wrong sick sickly ill dying die died dead matter trouble problem disease bug pest kill killed killing save happen happened happening cause identify infested damage damaged hurt ailing unhealthy why',
 );
 
-/** After "when" and "how" these ask; what else follows tells of a time: "when cut". */
+/** After "when" and "how" these ask; what else follows is about a time: "when cut". */
 const HELPS = stemSet(
   'do does did should can could may might will would is are to soon far much many often long deep',
 );

@@ -29,7 +29,7 @@ export interface Candidate extends Reading {
   readonly doubted: boolean;
   readonly span: Span;
   readonly group: string | undefined;
-  /** The phrase itself tells of a lack. */
+  /** The phrase itself describes a lack. */
   readonly negates: boolean;
   /** Words between its own, and those of them that are more than small words. */
   readonly gap: number;

@@ -37,7 +37,7 @@ export const asExtracted = ({
 
 /** Readings that are less likely are left as text. Judgement, by the totals of held sentences: what was misheard misleads, and what was not heard is asked for. */
 const MIN_CHANCE = 0.6;
-/** Of a kind of what a phrase tells in general, words alone must tell more plainly: "holes" are not yet holes of one kind. */
+/** Of a kind of what a phrase reports in general, words alone must give more evidence: "holes" are not yet holes of one kind. */
 const MIN_SPECIAL = 0.8;
 /** Who says a thing plainly may still have been misread. */
 const MAX_SURE = 0.95;

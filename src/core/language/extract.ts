@@ -51,7 +51,7 @@ export interface Extracted {
   readonly findings: readonly ExtractedFinding[];
   /** Words that tell of the trouble itself: what is denied, guessed at or names the plant is left out. */
   readonly contentWords: readonly Token[];
-  /** Asks how or when a thing is done, and tells of nothing seen. */
+  /** Asks how or when a thing is done, and reports nothing seen. */
   readonly asks: boolean;
 }
 
@@ -100,7 +100,7 @@ function isReportable(
   return new Map(plants.flatMap((plant) => [...languageContext.shownOn(plant)]));
 }
 
-/** Questions of care are heard in sentences that ask alone: who tells of a trouble says of others what was done ("we put wood ash on them"). */
+/** Questions of care are extracted from sentences that ask alone: who reports a trouble says of others what was done ("we put wood ash on them"). */
 function withoutUnasked(
   candidates: readonly Candidate[],
   text: string,
@@ -136,7 +136,7 @@ function statusOver(tokens: readonly Token[], stance: AssertionStatus) {
   };
 }
 
-/** A word of so many phrases tells about nothing; each e times fewer add 1. */
+/** A word of so many phrases is uninformative; each e times fewer add 1. */
 const TELLS_NOTHING = 3000;
 const MIN_RARITY = 0.5;
 

@@ -34,7 +34,7 @@ const CREATURES = stemSet(
 const MARKINGS = stemSet('spot dot stripe band speck');
 const BEARS = stemSet('with has have having that are is');
 
-/** Whether a mark is told of a creature: the spots in "brown beetles with black spots". */
+/** Whether a mark describes a creature: the spots in "brown beetles with black spots". */
 function isOfCreature(tokens: readonly Token[], mark: number): boolean {
   let bears = false;
   for (let i = mark - 1; i >= mark - FURTHEST; i--) {
@@ -49,7 +49,7 @@ function isOfCreature(tokens: readonly Token[], mark: number): boolean {
 
 /**
  * Whether words keep the colours and marks they tell of: each colour is said of a thing among the words, or of no thing
- * that has a name here, and where they tell of nothing else no mark is a creature's. `telling` are those of the words that
+ * that has a name here, and where they describe nothing else no mark is a creature's. `telling` are those of the words that
  * tell more than which part is meant.
  */
 export function fitsMarks(

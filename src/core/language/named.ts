@@ -112,7 +112,7 @@ export interface Naming {
   readonly fruits: readonly boolean[];
 }
 
-/** Reads {@link Naming}; `bearsFruit` tells plants that are eaten for their fruit. */
+/** Reads {@link Naming}; `bearsFruit` is true of plants that are eaten for their fruit. */
 export function readNaming(
   tokens: readonly Token[],
   mentions: readonly PlantMention[],

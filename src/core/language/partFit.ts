@@ -19,7 +19,7 @@ const REGION_OF: ReadonlyMap<string, Region> = new Map(
   NOUNS.flatMap(([region, words]) => [...stemSet(words)].map((one) => [one, region])),
 );
 
-/** Where a finding of each part may be told; null for what is not on a part. */
+/** Where a finding of each part may be reported; null for what is not on a part. */
 const TOLD_ON: Readonly<Record<Part, readonly Region[] | null>> = {
   leaf: ['leaf', 'blade', 'shoot'],
   needle: ['leaf', 'blade', 'shoot', 'wood'],
@@ -36,13 +36,13 @@ const TOLD_ON: Readonly<Record<Part, readonly Region[] | null>> = {
   history: null,
 };
 
-/** How far the word for the part may stand before and after what is told of it. */
+/** How far the word for the part may stand before and after what is said of it. */
 const LOOK_BACK = 10;
 const LOOK_AHEAD = 6;
 /** And how far into the sentence before, of which "they" may speak. */
 const FURTHEST_BACK = 30;
 
-/** Words after which something else is told of. */
+/** Words after which something else is described. */
 const JOINS = stemSet('and but while which or');
 
 function regionOf(token: Token | undefined): Region | null {

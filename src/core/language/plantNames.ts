@@ -236,7 +236,7 @@ function isReplaced(tokens: readonly Token[], after: number, next: number | unde
 const SIZES = stemSet('size sized shape shaped ish');
 const SIZE = stem('size');
 
-/** "Pea-size", "as big as walnuts", "the size of a pea": a name that tells how something looks, and no plant. */
+/** "Pea-size", "as big as walnuts", "the size of a pea": a name that describes how something looks, and no plant. */
 function isMeasure(tokens: readonly Token[], first: number, after: number): boolean {
   const before = (step: number): string => tokens[first - step]?.stem ?? '';
   if (SIZES.has(tokens[after]?.stem ?? '')) return true;
@@ -258,7 +258,7 @@ function longestAt(names: PlantNames, tokens: readonly Token[], i: number): Name
   return entries.find(fits) ?? null;
 }
 
-/** Tokens with misspelled plant names put right; places stay. `isWord` tells words that are none. */
+/** Tokens with misspelled plant names put right; places stay. `isWord` is true of words that are none. */
 function spelled(
   { spell }: PlantNames,
   tokens: readonly Token[],

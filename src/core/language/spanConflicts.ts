@@ -18,7 +18,7 @@ export interface Reading {
 /** What readings are weighed by. */
 export interface Weights {
   readonly implied: (id: FindingId) => readonly FindingId[];
-  /** How much the word at a place tells: more than 0, more for rarer words. */
+  /** How informative the word at a place is: more than 0, more for rarer words. */
   readonly idf: (position: number) => number;
   /** Log-odds of the finding by all words of the sentence; 0 where nothing was learned. */
   readonly logOdds: (reading: Reading) => number;

@@ -38,7 +38,7 @@ export interface Compiled {
   readonly taxonomy: Taxonomy;
   readonly plantNames: PlantNames;
   readonly phrases: PhraseIndex<Finding>;
-  /** How many phrases each stem stands in: the fewer, the more it tells. */
+  /** How many phrases each stem stands in: the fewer, the more informative it is. */
   readonly phraseUses: ReadonlyMap<string, number>;
   /** What words have in common with others. */
   readonly synonyms: SynonymsOf;

@@ -12,7 +12,7 @@ const MIN_CAUSES = 6;
 /** A finding that so many causes show is common, and is heard in at least so many phrases. */
 const COMMON = 10;
 const MIN_PHRASES = 10;
-/** What tells a cause from its nearest look-alike is shown by one of them so much more often, as a probability. */
+/** A finding that separates a cause from its nearest look-alike is shown by one of them so much more often, as a probability. */
 const TELLS_APART = 0.35;
 /** Two causes of one plant must not be more alike than this. */
 export const MAX_ALIKE = 0.93;
@@ -56,7 +56,7 @@ function hasTiming(cause: Cause, library: Compiled): boolean {
 const ANOTHER_TIME =
   /^(next (year|season|spring|time)|(in|from|before|until) (late |early |mid )?(spring|summer|autumn|fall|winter)|\w+ in (late |early |mid )?(autumn|winter))\b/i;
 
-/** A step whose words name a season has its dates, or "now" would be told beside "next year". */
+/** A step whose words name a season has its dates, or "now" would stand beside "next year". */
 function checkDates({ id, treatments }: Cause, library: Compiled, report: Report): void {
   for (const { use, when, text } of treatments) {
     const treatment = library.treatments.get(use);
@@ -128,7 +128,7 @@ function checkNames({ library }: ReadLibrary, report: Report): void {
       report(id, 'text', 'names a brand; name the active ingredient or the practice');
 }
 
-/** Findings that many causes show are told in many ways. */
+/** Findings that many causes show are described in many ways. */
 function checkPhrases(library: Compiled, report: Report): void {
   const causes = new Map<string, number>();
   for (const cause of library.causes.values())
@@ -144,7 +144,7 @@ function checkPhrases(library: Compiled, report: Report): void {
   }
 }
 
-/** What can be seen is drawn, or is said to need no drawing; and how to look is told. */
+/** What can be seen is drawn, or is said to need no drawing; and how to look is explained. */
 function checkSeen({ library }: ReadLibrary, report: Report): void {
   for (const { id, kind, plate, how } of library.findings) {
     if (kind === 'context') continue;
@@ -155,7 +155,7 @@ function checkSeen({ library }: ReadLibrary, report: Report): void {
 }
 
 /**
- * Quality gates for a library whose references are sound: enough findings, something that tells causes apart, harm,
+ * Quality gates for a library whose references are sound: enough findings, something that separates causes, harm,
  * timing, enough causes and a normal look for every plant, no two causes alike. Never throws; the list is empty for a
  * library that passes, and each invalid entry is one issue.
  */

@@ -1,7 +1,7 @@
 import type { Compiled } from './compile.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 
-/** Two causes of one plant that hardly anything tells apart. */
+/** Two causes of one plant that hardly any finding separates. */
 export interface WeakPair {
   readonly plant: PlantId;
   readonly first: CauseId;

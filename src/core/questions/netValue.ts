@@ -34,7 +34,7 @@ export interface Valued {
   readonly informationGainBits: number;
 }
 
-/** The answer is as likely under every hypothesis looked at, so it tells nothing. */
+/** The answer is as likely under every hypothesis looked at, so it is uninformative. */
 function isFlat({ likelihood }: PossibleAnswer): boolean {
   const [first = 0] = likelihood;
   for (let k = 1; k < likelihood.length; k++)
@@ -116,7 +116,7 @@ function lossAfterTwo(
   return loss;
 }
 
-/** Where one answer would not change the advice, two together may: the most telling questions are tried in pairs. */
+/** Where one answer would not change the advice, two together may: the most informative questions are tried in pairs. */
 function lookFurther(
   list: Shortlist,
   valued: readonly Valued[],

@@ -47,7 +47,7 @@ export interface Inquiry {
 /** Questions that bring no more than this beyond their time barely pay; measured together with what is gained later (worth.ts). */
 const BARELY_PAYS = 0.0036;
 
-/** Of those plainly worth asking the most telling first, the others behind them by worth. */
+/** Of those plainly worth asking the most informative first, the others behind them by worth. */
 function inOrder(valued: readonly Valued[]): readonly Question[] {
   return valued.map(toQuestion).sort((a, b) => {
     if (a.netValue > BARELY_PAYS && b.netValue > BARELY_PAYS)

@@ -10,7 +10,7 @@ export const wordModelSchema = z.strictObject({
   readings: z.record(z.string(), z.number()),
   /** Weights of the readings of the same words, and `always` for all; without them each reading is judged alone. */
   rivals: z.record(z.string(), z.number()).default({}),
-  /** Findings that are told in one sentence, for each those after it in the alphabet: `leaf-drop soil-dry`. */
+  /** Findings that are reported in one sentence, for each those after it in the alphabet: `leaf-drop soil-dry`. */
   together: z.record(findingIdSchema, z.string()).default({}),
   /** Stems with how rare each is among the sentences, in hundredths: `tar 512 spot 231`. */
   words: z.string(),

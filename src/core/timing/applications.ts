@@ -176,7 +176,7 @@ function whyMoved(now: Application, from: Day, list: readonly Application[]): Mo
   return { code: now.on < from ? 'free-again' : 'window-moved' };
 }
 
-/** What changed between the days that were kept and those that are right now; `stopped` tells why one is gone. */
+/** What changed between the days that were kept and those that are right now; `stopped` gives the reason why one is gone. */
 export function movesBetween(
   kept: readonly { readonly number: number; readonly on: Day }[],
   { list, stopped }: Applications,

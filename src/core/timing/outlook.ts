@@ -14,11 +14,11 @@ import {
   type YearAhead,
 } from './yearAhead.ts';
 
-/** How the next days are told. */
+/** How the next days are described. */
 export interface ForecastRequest {
   readonly today: Day;
   readonly observed: readonly WeatherDay[];
-  /** The station is a simulated one: then one of its futures stands in for a forecast. Else only the odds are told. */
+  /** The station is a simulated one: then one of its futures stands in for a forecast. Otherwise only the probabilities are given. */
   readonly simulated: boolean;
 }
 
@@ -68,7 +68,7 @@ export interface Outlook {
 
 /** Every so many days one point of the heat curve is given. */
 const HEAT_STEP = 5;
-/** Days ahead that the stand-in for a forecast tells. */
+/** Days ahead that the stand-in for a forecast covers. */
 const COMING_DAYS = 10;
 const FORECAST_SEED = 104_729;
 const FORECAST_RUNS = 40;

@@ -1,5 +1,5 @@
 interface Options<K> {
-  /** What tells arguments apart; the argument itself by default. Arguments of equal keys share a result. */
+  /** What distinguishes arguments; the argument itself by default. Arguments of equal keys share a result. */
   readonly keyOf?: (argument: K) => unknown;
   /** How many results stay, at least 1; all by default. Of more, the one used longest ago goes. */
   readonly max?: number;
