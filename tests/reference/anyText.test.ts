@@ -66,7 +66,7 @@ it.each([
 });
 
 describe('reading takes no longer a character in a long text', () => {
-  const SHORT = 8000;
+  const SHORT = 5000;
   const TIMES_LONGER = 4;
   /** Far from linear (4) and from quadratic growth (16), for a machine that is shared. */
   const MAX_GROWTH = 12;

@@ -20,13 +20,14 @@ function command(script = '') {
      process.stdin.resume().on('end', () => { cluster.stop(); });`,
   ]);
   const url = new Promise<string>((done, failed) => {
-    let out = '';
+    let [out, errors] = ['', ''];
+    child.stderr.on('data', (data: Buffer) => (errors += data.toString()));
     child.stdout.on('data', (data: Buffer) => {
       out += data.toString();
       const line = out.split('\n').find((one) => one.startsWith('postgresql://'));
       if (line !== undefined) done(line);
     });
-    child.on('exit', () => failed(new Error(`ended without an address: ${out}`)));
+    child.on('exit', () => failed(new Error(`ended without an address: ${out}${errors}`)));
   });
   const ended = new Promise<void>((done) => child.on('exit', () => done()));
   return {
