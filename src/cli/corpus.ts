@@ -23,6 +23,9 @@ export const CORPUS = {
   /** Never corrected by and never learned from. */
   heldOut: ['heldout/sentences-first', 'heldout/sentences-third', 'heldout/sentences-second'],
   examples: 'heldout/examples',
+  /** What is no evidence: asked, guessed, quoted, intended; the second set is never corrected by. */
+  assertions: 'train/assertions',
+  heldoutAssertions: 'heldout/assertions',
   careEnquiries: 'enquiries/care',
   troubleEnquiries: 'enquiries/troubles',
 } as const;

@@ -1,3 +1,4 @@
+import { readSpeculation } from './speculation.ts';
 import { NEGATORS } from './phrase.ts';
 import { stem, stemSet } from './stem.ts';
 import type { Token } from './tokens.ts';
@@ -8,6 +9,8 @@ export interface AssertionStatus {
   readonly doubted: readonly boolean[];
   readonly theory: readonly boolean[];
   readonly planned: readonly boolean[];
+  /** Asked, guessed or intended: nobody says that it happened, see {@link readSpeculation}. */
+  readonly speculated: readonly boolean[];
 }
 
 const CONTRAST = stemSet('but however although though just only except yet still instead');
@@ -60,6 +63,7 @@ function deniesFrom(tokens: readonly Token[], i: number): boolean {
     'tell',
     'all',
     'problem',
+    stem('wait'),
   ].includes(stemAt(tokens, i + 1));
 }
 
@@ -140,6 +144,19 @@ function answersNo(denied: boolean[], tokens: readonly Token[], i: number): void
 }
 
 const HAVE = stem('have');
+
+const CONVINCED = stemSet('think reckon suspect figure guess bet figured suspects');
+const SURE = stemSet('sure certain positive');
+const SPEAKER = stemSet("i i'm we we're you");
+
+/** "My husband thinks slugs", "my wife is sure it's the water": what somebody else takes it for. */
+function takenByOthers(tokens: readonly Token[], i: number): boolean {
+  const here = stemAt(tokens, i);
+  if ([1, 2].some((step) => SPEAKER.has(stemAt(tokens, i - step)))) return false;
+  if (NEGATORS.has(stemAt(tokens, i - 1))) return false;
+  if (SURE.has(here)) return NAMES_CULPRIT.has(stemAt(tokens, i + 1).replace(/['’]s$/, ''));
+  return CONVINCED.has(here) && [1, 2, 3].some((step) => endsClause(tokens, i + step));
+}
 
 function opensTheory(tokens: readonly Token[], i: number): boolean {
   const [before, here, after] = [stemAt(tokens, i - 1), stemAt(tokens, i), stemAt(tokens, i + 1)];
@@ -226,6 +243,8 @@ const OPENERS: ReadonlySet<string> = new Set([
   ...DOUBT,
   ...ACCUSES,
   ...THEORY,
+  ...CONVINCED,
+  ...SURE,
   ...SEARCH,
   ...WHO_ACTS,
   ...WELL,
@@ -249,10 +268,11 @@ export function readAssertion(tokens: readonly Token[]): AssertionStatus {
     answersNo(denied, tokens, i);
     if (opensDoubt(tokens, i)) mark(doubted, tokens, i, DOUBT_REACH, stopsClause);
     doubtsBefore(doubted, tokens, i);
-    if (opensTheory(tokens, i)) mark(theory, tokens, i, THEORY_REACH, stopsClause);
+    if (opensTheory(tokens, i) || takenByOthers(tokens, i))
+      mark(theory, tokens, i, THEORY_REACH, stopsClause);
     const act = plannedFrom(tokens, i);
     if (act !== null) planned[act] = true;
     if (leavesOpen(tokens, i)) markBefore(planned, tokens, i, PLAN_REACH);
   });
-  return { denied, doubted, theory, planned };
+  return { denied, doubted, theory, planned, speculated: readSpeculation(tokens) };
 }

@@ -53,6 +53,7 @@ export interface ToJudge extends Omit<ReadingContext, 'reports' | 'denies'> {
     readonly reports: (span: Span) => boolean;
     readonly denies: (span: Span) => boolean;
     readonly doubts: (span: Span) => boolean;
+    readonly speculates: (span: Span) => boolean;
   };
 }
 

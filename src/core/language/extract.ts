@@ -29,6 +29,7 @@ import { readNaming, withoutNames, stripPossessors, type Named } from './named.t
 import { NEGATORS } from './phrase.ts';
 import type { PhraseIndex, PhraseMatch } from './phraseIndex.ts';
 import type { ScoredReading } from './readings.ts';
+import type { Chosen } from './chosen.ts';
 import { readAssertion, type AssertionStatus } from './assertion.ts';
 import { stem } from './stem.ts';
 import { boilerplateSpans } from './boilerplate.ts';
@@ -132,8 +133,23 @@ function statusOver(tokens: readonly Token[], stance: AssertionStatus) {
     reports: (span: Span): boolean =>
       !at(stance.theory, span) && !at(stance.planned, span) && !isOpen(span),
     denies,
+    speculates: (span: Span): boolean => at(stance.speculated, span),
     doubts: (span: Span): boolean => at(stance.doubted, span),
   };
+}
+
+/**
+ * What happened, was done or was about is no report where it is asked, guessed or intended ("did I drown it?"); what
+ * is seen on the plant is one all the same ("is it normal that the leaves are yellow?").
+ */
+function isSpeculation(
+  { findings }: LanguageContext,
+  { finding, value, span }: Chosen,
+  speculates: (span: Span) => boolean,
+): boolean {
+  const about = findings.get(finding);
+  if (!about || !value || about.forAdvice || isQuestionOfCare(about)) return false;
+  return (about.kind === 'context' || about.part === 'around') && speculates(span);
 }
 
 /** A word of so many phrases is uninformative; each e times fewer add 1. */
@@ -273,7 +289,9 @@ export function extract(
   const chosen = languageContext.wordModel
     ? likelyReadings({ ...toJudge, model: languageContext.wordModel })
     : kept.map(asExtracted);
-  const findings = resolveExclusiveGroups(chosen)
+  const findings = resolveExclusiveGroups(
+    chosen.filter((one) => !isSpeculation(languageContext, one, toJudge.assertion.speculates)),
+  )
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
   return { plants, mentions, findings, contentWords, asks };
