@@ -21,15 +21,23 @@ const MISTAKEN_SIGN = 0.02;
 const MAX_SURE = 0.999;
 
 /**
+ * From here on a "yes" is a considered report, of which only the rarity of the sign decides how often it is mistaken;
+ * below, more and more of them are guesses, as likely with the sign as without it. Our own estimate.
+ */
+const CONSIDERED = 0.7;
+
+/**
  * Sensitivity and specificity of a report. `sure` is between 0 and 1; `background` is the probability of the finding
  * without any cause. The rarer a finding, the rarer a mistaken "yes": nobody reports orange pustules for want of
- * something to say.
+ * something to say. With `sure` 0 both are 0.5, and the report changes nothing.
  */
 export function reliabilityOf(sure: number, background: number): Reliability {
   const bounded = Math.min(sure, MAX_SURE);
+  const considered = Math.min(1, bounded / CONSIDERED) ** 2;
   return {
     yesWhenTrue: 0.5 + bounded / 2,
-    yesWhenFalse: (1 - bounded) * (MISTAKEN_SIGN + background),
+    yesWhenFalse:
+      (1 - bounded) * ((1 - considered) / 2 + considered * (MISTAKEN_SIGN + background)),
   };
 }
 

@@ -102,7 +102,7 @@ function productOf([first, ...others]: readonly Wording[]): Float64Array | undef
 /**
  * Exact posterior probabilities over nothing wrong, not in the library, every cause and every pair of causes.
  * `silence` is the probability of mentioning a sign that is there, see {@link mentionProbability}; 0 leaves
- * non-mention out. `words` is the evidence of the text as a whole.
+ * non-mention out. `words` is the evidence of the text as a whole. A report with `sure` 0 counts as not made.
  */
 export function weighAll(
   library: Compiled,
@@ -111,11 +111,12 @@ export function weighAll(
   silence: number,
   words: Words = NO_WORDS,
 ): Weighing {
-  const evidence = weighReports(library, network, reports);
+  const sure = reports.filter((report) => report.sure > 0);
+  const evidence = weighReports(library, network, sure);
   const weights = network.prior.slice();
   const silences =
     silence > 0
-      ? unmentioned(library, network, reports).map((node) => nonMentionOf(node, silence))
+      ? unmentioned(library, network, sure).map((node) => nonMentionOf(node, silence))
       : [];
   const wording = weighWords(network, words);
   const likelihoods = [...evidence.map(({ likelihood }) => likelihood), ...silences];
