@@ -6,6 +6,7 @@ import type {
   Enquiry,
   RankedCause,
 } from '../core/consult/consult.ts';
+import type { Answered } from '../core/advice/answers.ts';
 import { isPesticide } from '../core/advice/safetyRules.ts';
 import type { Question } from '../core/questions/questions.ts';
 import { PLANT_QUESTION } from '../core/questions/candidates.ts';
@@ -31,6 +32,7 @@ import {
   stepText,
   whenText,
 } from '../wording/advice.ts';
+import { answerText } from '../wording/answers.ts';
 import { amountText, measureDoubtText } from '../wording/amounts.ts';
 import { deniedLabel, REQUEST_LABEL, TEXT_SIMILARITY_LABEL } from '../wording/evidence.ts';
 import { conflictText, plantQuestion, stoppingText } from '../wording/questions.ts';
@@ -227,10 +229,24 @@ function describeCause(library: Compiled, ranked: RankedCause): ConsultResponse[
   };
 }
 
-function describeAdvice({ advice }: Consultation, today: Day): ConsultResponse['advice'] {
+function describeAnswer(
+  answered: Answered,
+  today: Day,
+): ConsultResponse['advice']['answers'][number] {
+  const { request, reply } = answered;
+  return {
+    span: [request.span.start, request.span.end],
+    request: request.kind,
+    ...answerText(answered, today),
+    steps: reply.code === 'steps' ? reply.steps.map(({ id }) => id) : [],
+  };
+}
+
+function describeAdvice({ advice, answers }: Consultation, today: Day): ConsultResponse['advice'] {
   return {
     verdict: advice.verdict,
     headline: headlineText(advice.headline, today),
+    answers: answers.map((one) => describeAnswer(one, today)),
     steps: advice.steps.map(({ id, text, rung, when, cautions, work }) => ({
       id,
       text: stepText(text),

@@ -26,6 +26,9 @@ export const CORPUS = {
   /** What is no evidence: asked, guessed, quoted, intended; the second set is never corrected by. */
   assertions: 'train/assertions',
   heldoutAssertions: 'heldout/assertions',
+  /** What is asked for; the second set is never corrected by. */
+  requests: 'train/requests',
+  heldoutRequests: 'heldout/requests',
   careEnquiries: 'enquiries/care',
   troubleEnquiries: 'enquiries/troubles',
 } as const;

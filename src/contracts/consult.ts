@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
 import { VERDICTS } from '../core/advice/verdict.ts';
+import { REQUEST_KINDS } from '../core/language/requests.ts';
 import { RUNGS } from '../core/schema/treatment.ts';
 import { CATEGORIES } from '../core/schema/cause.ts';
 import { parseDay } from '../core/timing/calendar.ts';
@@ -171,6 +172,21 @@ export const consultResponseSchema = z.object({
   advice: z.object({
     verdict: z.enum(VERDICTS),
     headline: z.string(),
+    /** What was asked for, each with its own answer, in the order of the text. */
+    answers: z
+      .array(
+        z.object({
+          span: z.tuple([z.number(), z.number()]),
+          request: z.enum(REQUEST_KINDS),
+          /** The request in a few words. */
+          asked: z.string(),
+          text: z.string(),
+          /** Ids of the steps that the answer is made of. */
+          steps: z.array(z.string()),
+        }),
+      )
+      // Answers that were stored before there were any.
+      .default([]),
     steps: z.array(
       z.object({
         id: z.string(),

@@ -150,7 +150,8 @@ export function whenText(state: WindowState, today: Day): string {
   }
 }
 
-function likelihoodWords(probability: number): string {
+/** A probability, 0 to 1, in words at the start of a sentence. */
+export function likelihoodWords(probability: number): string {
   if (probability >= 0.85) return 'Very likely';
   if (probability >= 0.6) return 'Probably';
   if (probability >= 0.4) return 'Most likely';

@@ -1,4 +1,4 @@
-import { entryAt, numberAt } from '../util/entryAt.ts';
+import { numberAt } from '../util/entryAt.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
@@ -56,7 +56,8 @@ export function suspectsOf(
   posterior: Pick<Posterior, 'causes' | 'ranking'>,
 ): readonly Suspect[] {
   const { ranking, causes } = posterior;
-  const leader = numberAt(causes, entryAt(ranking, 0));
+  const [first] = ranking;
+  const leader = first === undefined ? 0 : numberAt(causes, first);
   const least = Math.max(MIN_PROBABILITY, MIN_SHARE_OF_LEADER * leader);
   return ranking.flatMap((position) => {
     const [cause, probability] = [network.causes[position], numberAt(causes, position)];

@@ -1,4 +1,6 @@
 import { numberAt } from '../util/entryAt.ts';
+import { answerRequests, type Answered, type PossibleCause } from '../advice/answers.ts';
+import { leadOf } from '../advice/verdict.ts';
 import { planAdvice, type Advice } from '../advice/plan.ts';
 import type { AdviceContext, Approach, Channel } from '../advice/context.ts';
 import { findConflicts, type Conflict, type SameWords } from '../diagnosis/conflicts.ts';
@@ -13,7 +15,7 @@ import type { Report } from '../diagnosis/evidence.ts';
 import type { Experience } from '../diagnosis/learning.ts';
 import { buildNetwork, FIRST_SINGLE, type Network } from '../diagnosis/network.ts';
 import { findCounterfactuals, type Counterfactuals } from '../questions/counterfactuals.ts';
-import { weighAll, type Weighing } from '../diagnosis/posterior.ts';
+import { weighAll, type Posterior, type Weighing } from '../diagnosis/posterior.ts';
 import { mentionProbability } from '../diagnosis/nonMention.ts';
 import { findQuestions, rankSamples, type Inquiry, type Question } from '../questions/questions.ts';
 import { applyStoppingRule, type StoppingDecision } from '../questions/stopping.ts';
@@ -93,6 +95,8 @@ export interface Consultation {
   readonly counterfactuals: Counterfactuals | null;
   readonly pair: readonly PairArgument[];
   readonly advice: Advice;
+  /** An answer to each request, in the order of the text. */
+  readonly answers: readonly Answered[];
 }
 
 /** Answers enquiries from a compiled library. Pure: the same enquiry always gives the same answer. */
@@ -282,6 +286,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     ),
   };
 
+  const advice = planAdvice(library, network, posterior, context);
   return {
     plants: extracted.plants,
     parts: kept.partsOf(enquiry),
@@ -297,8 +302,22 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     doubts: doubtfulMeasures(words, amounts),
     counterfactuals: counterfactualsOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),
-    advice: planAdvice(library, network, posterior, context),
+    advice,
+    answers: answerRequests(extracted.requests, {
+      advice,
+      lead: leadOf(network, posterior),
+      ranked: possibleCauses(network, posterior),
+      context,
+      words,
+    }),
   };
+}
+
+function possibleCauses({ causes }: Network, posterior: Posterior): readonly PossibleCause[] {
+  return posterior.ranking.flatMap((i) => {
+    const cause = causes[i];
+    return cause ? [{ cause, probability: numberAt(posterior.causes, i) }] : [];
+  });
 }
 
 /** Where people say degrees Fahrenheit: the United States, roughly. */

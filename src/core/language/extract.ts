@@ -28,6 +28,7 @@ import { withoutClaimedWords, type Weights } from './spanConflicts.ts';
 import { readNaming, withoutNames, stripPossessors, type Named } from './named.ts';
 import { NEGATORS } from './phrase.ts';
 import type { PhraseIndex, PhraseMatch } from './phraseIndex.ts';
+import { readRequests, type Request } from './requests.ts';
 import type { ScoredReading } from './readings.ts';
 import type { Chosen } from './chosen.ts';
 import { readAssertion, type AssertionStatus } from './assertion.ts';
@@ -54,6 +55,8 @@ export interface Extracted {
   readonly contentWords: readonly Token[];
   /** Asks how or when a thing is done, and reports nothing seen. */
   readonly asks: boolean;
+  /** What is asked for, in the order of the text. */
+  readonly requests: readonly Request[];
 }
 
 /** What the language context needs from the library. */
@@ -162,7 +165,10 @@ function idfOf({ phraseUses }: LanguageContext, { stem: word }: Token): number {
 }
 
 /** What is known of a text before its readings are chosen. */
-interface ReadText extends Pick<Extracted, 'plants' | 'mentions' | 'contentWords' | 'asks'> {
+interface ReadText extends Pick<
+  Extracted,
+  'plants' | 'mentions' | 'contentWords' | 'asks' | 'requests'
+> {
   /** Readings of phrases that fit and own their words. */
   readonly kept: readonly Candidate[];
   readonly toJudge: Omit<ToJudge, 'model'>;
@@ -255,7 +261,7 @@ function readText(
     assertion: statusOver(spoken, assertion),
   };
   const asks = !seen && asksOnly(text, spoken, assertion);
-  return { plants, mentions, contentWords, asks, kept, toJudge };
+  return { plants, mentions, contentWords, asks, requests: readRequests(whole), kept, toJudge };
 }
 
 /**
@@ -280,7 +286,7 @@ export function extract(
   text: string,
   plant: PlantId | null = null,
 ): Extracted {
-  const { plants, mentions, contentWords, asks, kept, toJudge } = readText(
+  const { plants, mentions, contentWords, asks, requests, kept, toJudge } = readText(
     languageContext,
     languageContext.wordModel,
     text,
@@ -294,5 +300,5 @@ export function extract(
   )
     .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
     .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
-  return { plants, mentions, findings, contentWords, asks };
+  return { plants, mentions, findings, contentWords, asks, requests };
 }

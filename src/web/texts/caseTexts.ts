@@ -31,6 +31,7 @@ export const caseTexts = {
   callAProfessional: 'Call a professional',
   nowTo: (to: string) => `Now, to ${to}`,
   from: (from: string) => `From ${from}`,
+  asked: 'What they asked',
   adviceSoFar: 'Advice so far',
   dates: 'Dates',
   notDoing: 'Not doing',

@@ -101,7 +101,8 @@ interface AdvicePanelProps {
 /** The advice so far: a sentence to say aloud, dated steps, cautions, and what not to do. */
 export function AdvicePanel({ answer, today, closed, onDates }: AdvicePanelProps) {
   if (!answer) return null;
-  const { verdict, headline, steps, cautions, refer, notDoing, differ, lookAgain } = answer.advice;
+  const { verdict, headline, answers, steps, cautions, refer, notDoing, differ, lookAgain } =
+    answer.advice;
   return (
     <section aria-label={caseTexts.adviceSoFar}>
       <ColumnTitle>
@@ -112,6 +113,18 @@ export function AdvicePanel({ answer, today, closed, onDates }: AdvicePanelProps
         </Button>
       </ColumnTitle>
       <Headline>{headline}</Headline>
+      {answers.length > 0 && (
+        <Note>
+          <h3>{caseTexts.asked}</h3>
+          <ul>
+            {answers.map(({ span: [start], asked, text }) => (
+              <li key={start}>
+                <b>{asked}:</b> {text}
+              </li>
+            ))}
+          </ul>
+        </Note>
+      )}
       <Steps steps={steps} today={today} />
       {notDoing.length > 0 && (
         <Note>

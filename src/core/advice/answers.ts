@@ -1,0 +1,284 @@
+import { isCareTopic } from '../knowledge/careTopics.ts';
+import { stem } from '../language/stem.ts';
+import { wordsIn } from '../language/tokens.ts';
+import type { Act, Request } from '../language/requests.ts';
+import { HARM } from '../schema/scale.ts';
+import { whyLeft, type Cause, type Harm } from '../schema/cause.ts';
+import type { Advice, Step } from './plan.ts';
+import type { AdviceContext } from './context.ts';
+import type { NotDoingReason } from './messages.ts';
+import { isPesticide } from './safetyRules.ts';
+import type { Lead } from './verdict.ts';
+
+/** What may be at work, with its probability, 0 to 1. */
+export interface PossibleCause {
+  readonly cause: Cause;
+  readonly probability: number;
+}
+
+/** What one request is answered with. */
+export type Reply =
+  /** The library's own sentence on a question of care, or on why something is left. */
+  | { readonly code: 'library' | 'safe-said'; readonly text: string }
+  | { readonly code: 'named'; readonly cause: string; readonly probability: number }
+  | { readonly code: 'unclear'; readonly causes: readonly string[] }
+  | { readonly code: 'harm'; readonly worst: keyof typeof HARM; readonly pace: Harm['pace'] }
+  | {
+      readonly code: 'steps';
+      readonly opening: 'yes' | 'none';
+      readonly steps: readonly Step[];
+    }
+  | { readonly code: 'no'; readonly text: string; readonly why: NotDoingReason }
+  /** Nothing that helps against the cause calls for it. */
+  | { readonly code: 'no-need'; readonly act: Act | null; readonly cause: string }
+  | { readonly code: 'theory'; readonly cause: string; readonly probability: number }
+  | {
+      readonly code:
+        | 'find-out-first'
+        | 'amount-on-label'
+        | 'no-amount'
+        | 'eat-not-known'
+        | 'harvest-on-label'
+        | 'poisonous'
+        | 'safe-until-dry'
+        | 'safe-not-known'
+        | 'replace-not-known'
+        | 'not-covered';
+    };
+
+/** A request with its own answer. */
+export interface Answered {
+  readonly request: Request;
+  readonly reply: Reply;
+}
+
+/** What replies are made from. */
+export interface Answerable {
+  readonly advice: Advice;
+  readonly lead: Lead | null;
+  /** All causes, the likeliest first. */
+  readonly ranked: readonly PossibleCause[];
+  readonly context: AdviceContext;
+  /** The enquirer's words. */
+  readonly words: string;
+}
+
+const MAX_STEPS = 3;
+/** Below this the leader is not named without its rivals. */
+const NAMED = 0.5;
+
+/** Words by which the texts of the library speak of each kind of work. */
+const SPEAKS_OF: Readonly<Record<Act, RegExp>> = {
+  spray: /\b(spray|dust|apply)/i,
+  cut: /\b(prun|cut|trim|shear|pinch|clip|deadhead)/i,
+  feed: /\b(fertili[sz]|feed|nitrogen)/i,
+  water: /\b(water|soak)/i,
+  move: /\b(mov|transplant|repot|divid)/i,
+  remove: /\b(remov|dig|pull|destroy|throw|discard|rub|wash|scrap|pick)/i,
+  lime: /\b(lime|sulfur)/i,
+  compost: /\bcompost/i,
+};
+
+/** Steps of the plan against the leading cause, without what is found out first; those against others where there is none. */
+function doable({ advice }: Answerable): readonly Step[] {
+  const steps = advice.steps.filter(({ work }) => work !== null);
+  const own = steps.filter(({ text }) => text.code !== 'library' || text.against === null);
+  return own.length > 0 ? own : steps;
+}
+
+const textOf = ({ text }: Step): string => (text.code === 'library' ? text.text : '');
+
+function doesWork(step: Step, act: Act): boolean {
+  if (act === 'spray') return step.work !== null && step.work.treatment.classes.length > 0;
+  return SPEAKS_OF[act].test(`${step.work?.treatment.name ?? ''} ${textOf(step)}`);
+}
+
+const stepsFrom = (opening: 'yes' | 'none', steps: readonly Step[]): Reply => ({
+  code: 'steps',
+  opening,
+  steps: steps.slice(0, MAX_STEPS),
+});
+
+function identify({ lead, ranked }: Answerable): Reply {
+  if (lead && lead.probability >= NAMED)
+    return { code: 'named', cause: lead.cause.name, probability: lead.probability };
+  return {
+    code: 'unclear',
+    causes: ranked.slice(0, MAX_STEPS).map(({ cause }) => cause.name),
+  };
+}
+
+/** Harm by its worst part. */
+function harmOf({ harm }: Cause): Reply {
+  const { pace, ...parts } = harm;
+  const worst = Object.values(parts).reduce((a, b) => (HARM[b] > HARM[a] ? b : a));
+  return { code: 'harm', worst, pace };
+}
+
+function isProblem({ advice, lead, context }: Answerable): Reply {
+  if (!lead || advice.verdict === 'find-out') return { code: 'find-out-first' };
+  const left = whyLeft(lead.cause, context.kinds);
+  return left === null ? harmOf(lead.cause) : { code: 'library', text: left };
+}
+
+/** Words of a request that are not those of every request. */
+function contentOf({ words }: Answerable, { span }: Request): ReadonlySet<string> {
+  const said = wordsIn(words.slice(span.start, span.end));
+  return new Set(said.filter((word) => word.length > 3 && !COMMON_WORDS.has(word)).map(stem));
+}
+
+const speaksOf = (text: string, content: ReadonlySet<string>): boolean =>
+  wordsIn(text).some((word) => content.has(stem(word)));
+
+/** Work that has no name here ("put onions there"): what the plan or its warnings say of the same things. */
+function unnamedWork(about: Answerable, request: Request): Reply {
+  const content = contentOf(about, request);
+  const refused = about.advice.notDoing.find(({ text }) => speaksOf(text, content));
+  if (refused) return { code: 'no', ...refused };
+  const steps = doable(about).filter((step) => speaksOf(textOf(step), content));
+  return steps.length > 0 ? stepsFrom('none', steps) : { code: 'not-covered' };
+}
+
+/** "May I": what the plan does, what it refuses and why, or that nothing calls for it. */
+function mayDo(about: Answerable, request: Request): Reply {
+  const { advice, lead } = about;
+  const { act } = request;
+  const steps = doable(about);
+  if (act === null) return unnamedWork(about, request);
+  const done = steps.filter((step) => doesWork(step, act));
+  const refused = advice.notDoing.find(({ text }) => SPEAKS_OF[act].test(text));
+  if (done.length > 0) return stepsFrom('yes', done);
+  if (refused) return { code: 'no', ...refused };
+  if (!lead || advice.verdict === 'find-out') return { code: 'find-out-first' };
+  return { code: 'no-need', act, cause: lead.cause.name };
+}
+
+function how(about: Answerable): Reply {
+  const steps = doable(about);
+  if (steps.length > 0 && about.advice.verdict !== 'find-out') return stepsFrom('none', steps);
+  const left = about.lead ? whyLeft(about.lead.cause, about.context.kinds) : null;
+  return left === null ? { code: 'find-out-first' } : { code: 'library', text: left };
+}
+
+/** The steps with dates, of the work that is asked about where the plan has it. */
+function when(about: Answerable, act: Act | null): Reply {
+  const steps = doable(about).filter((step) => act !== null && doesWork(step, act));
+  return steps.length > 0 && about.advice.verdict !== 'find-out'
+    ? stepsFrom('none', steps)
+    : how(about);
+}
+
+function whatProduct(about: Answerable): Reply {
+  const steps = doable(about);
+  const products = steps.filter(({ work }) => work !== null && work.treatment.classes.length > 0);
+  if (products.length > 0) return stepsFrom('none', products);
+  return steps.length > 0 && about.lead && about.advice.verdict !== 'find-out'
+    ? stepsFrom('none', steps)
+    : how(about);
+}
+
+const HAS_AMOUNT = /\d|\b(once|twice|daily|weekly|every)\b/i;
+
+function howMuch(about: Answerable, act: Act | null): Reply {
+  const steps = doable(about).filter((step) => act === null || doesWork(step, act));
+  const counted = steps.filter((step) => HAS_AMOUNT.test(textOf(step)));
+  if (counted.length > 0) return stepsFrom('none', counted);
+  const product = steps.some(({ work }) => work !== null && isPesticide(work.treatment));
+  return { code: product ? 'amount-on-label' : 'no-amount' };
+}
+
+const EATS = /\b(eat|eaten|eating|edible)\b/i;
+const HURTS =
+  /\b(poison\w*|toxic|harmless to (people|pets)|pets?|children|dogs?|cats?|allerg\w*)\b/i;
+
+/** The sentence of the library that speaks of this, from what it says of the cause and of the plan. */
+function saidOf({ advice, lead }: Answerable, about: RegExp): string | null {
+  const texts = [
+    ...(lead ? [lead.cause.say, lead.cause.leave ?? '', lead.cause.expect ?? ''] : []),
+    ...advice.cautions.map((one) => (one.code === 'library' ? one.text : '')),
+    ...advice.steps.map(textOf),
+  ];
+  return texts.flatMap((text) => text.split(/(?<=[.!])\s+/)).find((one) => about.test(one)) ?? null;
+}
+
+function eat(about: Answerable): Reply {
+  const { advice, context } = about;
+  const said = saidOf(about, EATS);
+  if (said !== null) return { code: 'library', text: said };
+  if (context.traits.poisonous === true) return { code: 'poisonous' };
+  const sprayed = advice.cautions.some(({ code }) => code === 'days-to-harvest');
+  return { code: sprayed ? 'harvest-on-label' : 'eat-not-known' };
+}
+
+function isSafe(about: Answerable): Reply {
+  const { advice, context } = about;
+  if (context.traits.poisonous === true) return { code: 'poisonous' };
+  const said = saidOf(about, HURTS);
+  if (said !== null) return { code: 'safe-said', text: said };
+  const product = advice.cautions.some(({ code }) => code === 'keep-away-until-dry');
+  return { code: product ? 'safe-until-dry' : 'safe-not-known' };
+}
+
+function replace(about: Answerable): Reply {
+  const steps = doable(about).filter(({ rung }) => rung === 'replace');
+  return steps.length > 0 ? stepsFrom('none', steps) : { code: 'replace-not-known' };
+}
+
+/** Words of names that name no trouble by themselves. */
+const COMMON_WORDS = new Set(
+  'that this with from does some them they what when your have been into after before under over like leaf leaves plant plants tree trees spot spots damage disease injury normal much young lawn garden take leave make well good need should could would there next year will have does going'.split(
+    ' ',
+  ),
+);
+
+/** The likeliest cause that a theory may mean, by the words of its names; null where no name is in it. */
+function theoryIn(about: Answerable, request: Request): Reply | null {
+  const content = contentOf(about, request);
+  const meant = about.ranked.find(({ cause }) =>
+    [cause.name, ...cause.aliases].some((name) => speaksOf(name, content)),
+  );
+  return meant ? { code: 'theory', cause: meant.cause.name, probability: meant.probability } : null;
+}
+
+function replyTo(request: Request, about: Answerable): Reply | null {
+  const { lead, advice } = about;
+  if (request.kind === 'theory') return theoryIn(about, request);
+  if (lead && isCareTopic(lead.cause) && advice.verdict !== 'find-out')
+    return { code: 'library', text: lead.cause.say };
+  switch (request.kind) {
+    case 'identify':
+      return identify(about);
+    case 'is-problem':
+      return isProblem(about);
+    case 'may-do':
+      return mayDo(about, request);
+    case 'how':
+      return how(about);
+    case 'when':
+      return when(about, request.act);
+    case 'what-product':
+      return whatProduct(about);
+    case 'how-much':
+      return howMuch(about, request.act);
+    case 'eat':
+      return eat(about);
+    case 'safe':
+      return isSafe(about);
+    case 'replace':
+      return replace(about);
+  }
+}
+
+/**
+ * An answer of its own for each request, in the order of the text. A theory is answered where the library knows what
+ * it means; every other request always is, if only by what must be found out first.
+ */
+export function answerRequests(
+  requests: readonly Request[],
+  about: Answerable,
+): readonly Answered[] {
+  return requests.flatMap((request) => {
+    const reply = replyTo(request, about);
+    return reply ? [{ request, reply }] : [];
+  });
+}

@@ -1,0 +1,113 @@
+import { answerText } from '../../wording/answers.ts';
+import { enquiry } from '../../test/enquiry.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { createConsultant } from './consult.ts';
+
+const finding = (id: string, phrase: string) => ({
+  id,
+  extra: { background: 'telltale', phrases: [phrase] },
+});
+const treatment = (id: string, text: string, more: Record<string, unknown> = {}) => ({
+  id,
+  name: `Do ${id}`,
+  rung: 'hand',
+  text,
+  source: 'practice',
+  ...more,
+});
+const LIBRARY = miniLibrary(
+  [finding('rings', 'rings'), finding('bumps', 'bumps'), finding('scabs', 'scabs')],
+  [
+    {
+      id: 'ring-rust',
+      findings: { rings: 'always' },
+      extra: {
+        name: 'Ring rust',
+        harm: { plant: 'serious', pace: 'weeks' },
+        treatments: [
+          { use: 'snip', effect: 'good' },
+          { use: 'spray', effect: 'strong', when: '03-20..04-20' },
+          { use: 'soak', effect: 'useful' },
+        ],
+        avoid: [{ text: 'Feed it with nitrogen', why: 'Soft growth is caught first.' }],
+      },
+    },
+    {
+      id: 'galls',
+      findings: { bumps: 'always' },
+      extra: { name: 'Galls', category: 'mite', leave: 'Galls do no harm.', harm: {} },
+    },
+    {
+      id: 'scab',
+      findings: { scabs: 'always' },
+      extra: { name: 'Scab', say: 'Scabs are skin deep. Peeled fruit is good to eat.' },
+    },
+  ],
+  {
+    'plants/a.yaml': [
+      { id: 'fern', name: 'Fern', source: 'judgement' },
+      { id: 'foxglove', name: 'Foxglove', traits: { poisonous: true }, source: 'judgement' },
+    ],
+    'treatments/t.yaml': [
+      treatment('snip', 'Prune out the fronds with rings.'),
+      treatment('spray', 'Spray sulfur as the label says.', {
+        rung: 'low-toxicity',
+        classes: ['fungicide'],
+      }),
+      treatment('soak', 'Water it once a week.'),
+    ],
+  },
+);
+const consultant = createConsultant(LIBRARY);
+
+function answersTo(words: string): readonly string[] {
+  const found = consultant(enquiry(words));
+  return found.answers.map((one) => answerText(one, enquiry(words).today).text);
+}
+
+it.each([
+  ['What is it?', /^(Very likely|Probably|Most likely) ring rust\.$/],
+  ['Should I worry?', /^Yes: left alone it does serious harm, within weeks\.$/],
+  ['Should I prune it?', /^Yes\. Prune out the fronds with rings\.$/],
+  ['Should I spray it?', /^Not now, but so: Spray sulfur as the label says\. \(about/],
+  ['What can I spray?', /^Not now, but so: Spray sulfur/],
+  ['Can I feed it?', /^No: feed it with nitrogen\. Soft growth is caught first\.$/],
+  ['Should I move it?', /^No: nothing that helps against ring rust calls for moving it\.$/],
+  ['How do I stop it?', /Prune out the fronds/],
+  ['How often do I water it?', /^Water it once a week\.$/],
+  ['How much do I spray?', /^As much and as often as the label/],
+  ['When do I spray it?', /^Not now, but so: Spray sulfur as the label says\. \(about/],
+  ['Can I sing to it?', /^The library has no answer to that/],
+  ['Is it rust?', /^(Very likely|Probably|Most likely) yes: ring rust \(\d+ %\)\.$/],
+  ['Is it galls?', /^It may be: galls is possible, but not the likeliest/],
+  ['What could I plant instead?', /^Nothing is known here that is surely better/],
+])('answers "%s" of a fern with rings', (request, answer) => {
+  const [first, ...others] = answersTo(`My fern has rings. ${request}`);
+  expect(first).toMatch(answer);
+  expect(others).toEqual([]);
+});
+
+it.each([
+  ['My fern has bumps. Is it serious?', /^Galls do no harm\.$/],
+  ['My fern has bumps. What can I do?', /^Galls do no harm\.$/],
+  ['My fern has scabs. Can I eat it?', /^Peeled fruit is good to eat\.$/],
+  ['My fern has rings. Can I eat it?', /^Nobody can say that from a description/],
+  ['My foxglove has rings. Can I eat it?', /^No: this plant is poisonous/],
+  ['My foxglove has rings. Is it safe for the dog?', /^No: this plant is poisonous/],
+  [
+    'My fern has rings. Is it safe for the dog?',
+    /^Keep children and animals away until a product is dry/,
+  ],
+])('"%s"', (words, answer) => {
+  expect(answersTo(words)[0]).toMatch(answer);
+});
+
+it('answers each request by itself, in the order of the text', () => {
+  const found = consultant(enquiry('My fern has rings. Should I prune it, and will it die?'));
+  expect(found.answers.map(({ request }) => request.kind)).toEqual(['may-do', 'is-problem']);
+});
+
+it('allows no product where it is not clear what it is', () => {
+  const [answer] = answersTo('My fern looks odd. Should I spray it?');
+  expect(answer).toMatch(/^No: .*The cause is not sure enough for any product yet\.$/);
+});

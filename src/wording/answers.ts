@@ -1,0 +1,134 @@
+import type { Answered, Reply } from '../core/advice/answers.ts';
+import type { Act, RequestKind } from '../core/language/requests.ts';
+import type { HARM } from '../core/schema/scale.ts';
+import type { Harm } from '../core/schema/cause.ts';
+import type { Day } from '../core/timing/calendar.ts';
+import { likelihoodWords, notDoingText, stepText, whenText } from './advice.ts';
+import { midSentence } from './midSentence.ts';
+
+type Fixed = Extract<Reply, { readonly code: `${string}-${string}` | 'poisonous' }>['code'];
+
+const IF_EATEN =
+  'If anybody or any animal has eaten of it, ring a doctor, a vet or a poison line at once.';
+
+const REPLIES: Readonly<Record<Exclude<Fixed, 'no-need' | 'safe-said'>, string>> = {
+  'find-out-first': 'Nobody can say before it is clear what it is: find out first.',
+  'amount-on-label': 'As much and as often as the label of the product says, and no more.',
+  'no-amount': 'Nobody can say how much or how often from what is known so far.',
+  'eat-not-known':
+    'Nobody can say that from a description. What is sound, and known to be good to eat, may be eaten after washing; cut out and discard what is rotten, moldy or strange, and when in doubt leave it.',
+  'harvest-on-label':
+    'Washed, and only after the days to harvest that the label of the product gives.',
+  poisonous:
+    'No: this plant is poisonous. Keep it from children and animals, and eat nothing of it.',
+  'safe-until-dry':
+    'Keep children and animals away until a product is dry or put away; the label decides.',
+  'safe-not-known': `Nobody can say that for sure from here. ${IF_EATEN}`,
+  'not-covered': 'The library has no answer to that: look it up, or call back.',
+  'replace-not-known':
+    'Nothing is known here that is surely better in that place: ask with the soil, the sun and the size that is wanted.',
+};
+
+const ACT_WORDS: Readonly<Record<Act, string>> = {
+  spray: 'spraying',
+  cut: 'cutting',
+  feed: 'feeding',
+  water: 'more water',
+  move: 'moving it',
+  remove: 'taking it out',
+  lime: 'lime or sulfur',
+  compost: 'composting',
+};
+
+const PACE_WORDS: Readonly<Record<Exclude<Harm['pace'], 'none'>, string>> = {
+  days: 'within days',
+  weeks: 'within weeks',
+  months: 'within months',
+  years: 'over years',
+};
+
+const HARM_WORDS: Readonly<Record<keyof typeof HARM, string>> = {
+  none: 'No: left alone it does no harm to speak of.',
+  slight: 'Hardly: left alone it does little harm',
+  moderate: 'It is worth some care: left alone it does moderate harm',
+  serious: 'Yes: left alone it does serious harm',
+  severe: 'Yes: left alone it does severe harm, up to losing the plant',
+};
+
+function harmText(worst: keyof typeof HARM, pace: Harm['pace']): string {
+  if (worst === 'none') return HARM_WORDS.none;
+  return pace === 'none' ? `${HARM_WORDS[worst]}.` : `${HARM_WORDS[worst]}, ${PACE_WORDS[pace]}.`;
+}
+
+const list = (names: readonly string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} or ${names.at(-1) ?? ''}`;
+
+function stepsText({ opening, steps }: Extract<Reply, { code: 'steps' }>, today: Day): string {
+  const said = steps.map(({ text, when }) => {
+    const on = whenText(when.state, today);
+    return on === 'now' ? stepText(text) : `${stepText(text)} (${on})`;
+  });
+  const isOpen = steps.some(
+    ({ when }) => when.state.kind !== 'opens' && when.state.kind !== 'never',
+  );
+  const answer = !isOpen ? 'Not now, but so: ' : opening === 'yes' ? 'Yes. ' : '';
+  return `${answer}${said.join(' ')}`;
+}
+
+function theoryText(cause: string, probability: number): string {
+  const share = `${Math.round(probability * 100)} %`;
+  if (probability >= 0.4)
+    return `${likelihoodWords(probability)} yes: ${midSentence(cause)} (${share}).`;
+  if (probability >= 0.1)
+    return `It may be: ${midSentence(cause)} is possible, but not the likeliest (${share}).`;
+  return `Unlikely: too little of what was said speaks for ${midSentence(cause)}.`;
+}
+
+function replyText(reply: Reply, today: Day): string {
+  switch (reply.code) {
+    case 'library':
+      return reply.text;
+    case 'safe-said':
+      return `${reply.text} ${IF_EATEN}`;
+    case 'named':
+      return `${likelihoodWords(reply.probability)} ${midSentence(reply.cause)}.`;
+    case 'unclear':
+      return reply.causes.length === 0
+        ? REPLIES['find-out-first']
+        : `That is not clear yet: ${list(reply.causes.map(midSentence))}, or something else.`;
+    case 'harm':
+      return harmText(reply.worst, reply.pace);
+    case 'steps':
+      return stepsText(reply, today);
+    case 'no':
+      return `No: ${midSentence(reply.text)}. ${notDoingText(reply.why)}`;
+    case 'no-need':
+      return `No: nothing that helps against ${midSentence(reply.cause)} calls for ${reply.act === null ? 'it' : ACT_WORDS[reply.act]}.`;
+    case 'theory':
+      return theoryText(reply.cause, reply.probability);
+    default:
+      return REPLIES[reply.code];
+  }
+}
+
+const ASKED: Readonly<Record<RequestKind, string>> = {
+  identify: 'What it is',
+  'is-problem': 'Whether it matters',
+  'may-do': 'Whether to do it',
+  how: 'What to do',
+  'what-product': 'What to use',
+  'how-much': 'How much and how often',
+  when: 'When',
+  eat: 'Whether it can be eaten',
+  safe: 'Whether it is safe',
+  replace: 'What to grow instead',
+  theory: 'What they think it is',
+};
+
+/** What a request asks for, in a few words, and its answer to say aloud. */
+export function answerText(
+  { request, reply }: Answered,
+  today: Day,
+): { asked: string; text: string } {
+  return { asked: ASKED[request.kind], text: replyText(reply, today) };
+}
