@@ -22,6 +22,8 @@ const percent = (p: number): string => (p > 0.99 ? 'over 99 %' : `${Math.round(1
 /** Why the questions are done, or are not. */
 export function stoppingText(reason: StoppingReason): string {
   switch (reason.code) {
+    case 'request-answered':
+      return 'What was asked is answered; no trouble was reported.';
     case 'nothing-reported':
       return 'Nothing is reported yet.';
     case 'question-open':

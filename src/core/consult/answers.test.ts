@@ -1,6 +1,7 @@
 import { answerText } from '../../wording/answers.ts';
 import { enquiry } from '../../test/enquiry.ts';
 import { miniLibrary } from '../../test/miniLibrary.ts';
+import { findingId } from '../../test/setting.ts';
 import { createConsultant } from './consult.ts';
 
 const finding = (id: string, phrase: string) => ({
@@ -110,4 +111,51 @@ it('answers each request by itself, in the order of the text', () => {
 it('allows no product where it is not clear what it is', () => {
   const [answer] = answersTo('My fern looks odd. Should I spray it?');
   expect(answer).toMatch(/^No: .*The cause is not sure enough for any product yet\.$/);
+});
+
+describe('a request alone', () => {
+  const topic = (id: string, phrase: string) => ({
+    id: `care-${id}`,
+    name: `How to ${id}`,
+    hosts: { fern: 'usual' },
+    phrases: [phrase],
+    say: `You ${id} it in spring.`,
+    steps: [{ text: `In spring ${id} it with care.`, rung: 'hand' }],
+    source: 'practice',
+  });
+  const asking = createConsultant(
+    miniLibrary(
+      [finding('rings', 'rings'), { id: 'wet', extra: { kind: 'context', part: 'soil' } }],
+      [{ id: 'ring-rust', findings: { rings: 'always', wet: 'often' } }],
+      { 'care/c.yaml': [topic('divide', 'divide'), topic('sow', 'sow')] },
+    ),
+  );
+  const words = 'When should I divide my fern?';
+  const answered = (id: string, value: boolean) => ({
+    kind: 'answered' as const,
+    finding: findingId(id),
+    value,
+    sure: 0.9,
+  });
+
+  it('is answered at once, without a question', () => {
+    const found = asking(enquiry(words));
+    expect(found.stopping).toMatchObject({ settled: true, reason: { code: 'request-answered' } });
+    expect(found.answers.map((one) => answerText(one, enquiry(words).today).text)).toEqual([
+      'You divide it in spring.',
+    ]);
+  });
+
+  it('stays one when nothing ill is found, and is one no more when something is', () => {
+    const settledAfter = (id: string, value: boolean): string =>
+      asking(enquiry(words, { answers: [answered(id, value)] })).stopping.reason.code;
+    expect(settledAfter('rings', false)).toBe('request-answered');
+    expect(settledAfter('wet', true)).toBe('request-answered');
+    expect(settledAfter('rings', true)).not.toBe('request-answered');
+  });
+
+  it('is none where it is asked what something is, or whether it matters', () => {
+    for (const complaint of ['What is wrong with my fern?', 'Is that a blight on my fern?'])
+      expect(asking(enquiry(complaint)).stopping.reason.code).not.toBe('request-answered');
+  });
 });

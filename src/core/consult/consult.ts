@@ -18,7 +18,7 @@ import { findCounterfactuals, type Counterfactuals } from '../questions/counterf
 import { weighAll, type Posterior, type Weighing } from '../diagnosis/posterior.ts';
 import { mentionProbability } from '../diagnosis/nonMention.ts';
 import { findQuestions, rankSamples, type Inquiry, type Question } from '../questions/questions.ts';
-import { applyStoppingRule, type StoppingDecision } from '../questions/stopping.ts';
+import { applyStoppingRule, stopsAtRequest, type StoppingDecision } from '../questions/stopping.ts';
 import { isRelevant } from '../diagnosis/weigh.ts';
 import { memoize } from '../util/memoize.ts';
 import { makeLanguageContext } from '../library/languageContext.ts';
@@ -26,6 +26,7 @@ import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 import { extract, type Extracted, type ExtractedFinding } from '../language/extract.ts';
+import type { Request, RequestKind } from '../language/requests.ts';
 import type { Token } from '../language/tokens.ts';
 import { similarityToCauses } from '../language/textSimilarity.ts';
 import { oddAmounts, saidAmounts, type OddAmount, type SaidAmount } from '../language/amounts.ts';
@@ -263,9 +264,13 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     experience,
   });
   const reports = reportsOf(extracted.findings, answers);
+  const onlyAsks =
+    extracted.asks &&
+    !asksOfTrouble(extracted.requests) &&
+    !answers.some((one) => affirmsTrouble(library, one));
   const weighing = weighAll(library, network, reports, mentionProbability(countWords(words)), {
     similarity: similarityToCauses(library.descriptions(), wordsStanding(extracted, answers)),
-    asks: extracted.asks && answers.length === 0,
+    asks: onlyAsks,
   });
   const { posterior, evidence } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
@@ -297,7 +302,9 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     nothingWrong: posterior.nothingWrong,
     unexplained: posterior.notInLibrary,
     ask: questions.slice(0, 3),
-    stopping: applyStoppingRule(network, posterior, questions, samples, reports.length),
+    stopping:
+      (onlyAsks ? stopsAtRequest(network, posterior) : null) ??
+      applyStoppingRule(network, posterior, questions, samples, reports.length),
     conflicts: findConflicts(library, network, reports, evidence, readTogether(extracted.findings)),
     doubts: doubtfulMeasures(words, amounts),
     counterfactuals: counterfactualsOf(library, network, weighing, inquiry),
@@ -318,6 +325,19 @@ function possibleCauses({ causes }: Network, posterior: Posterior): readonly Pos
     const cause = causes[i];
     return cause ? [{ cause, probability: numberAt(posterior.causes, i) }] : [];
   });
+}
+
+const OF_TROUBLE: ReadonlySet<RequestKind> = new Set(['theory', 'identify', 'is-problem']);
+
+/** All that is asked is what it is, or whether it matters: something is there that was not understood. */
+const asksOfTrouble = (requests: readonly Request[]): boolean =>
+  requests.length > 0 && requests.every(({ kind }) => OF_TROUBLE.has(kind));
+
+/** After a request alone an answer brings a trouble into it only when it says that something is seen on the plant. */
+function affirmsTrouble(library: Compiled, answer: Answer): boolean {
+  if (answer.kind !== 'answered' || !answer.value || answer.sure === 0) return false;
+  const about = library.findings.get(answer.finding);
+  return about !== undefined && about.kind !== 'context';
 }
 
 /** Where people say degrees Fahrenheit: the United States, roughly. */

@@ -1,4 +1,5 @@
 import { numberAt } from '../util/entryAt.ts';
+import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Question } from './questions.ts';
@@ -11,6 +12,7 @@ export interface LikelyCause {
 
 /** Why the questions are done, or are not. */
 export type StoppingReason =
+  | { readonly code: 'request-answered' }
   | { readonly code: 'nothing-reported' | 'question-open' | 'no-trouble' | 'not-in-library' }
   | { readonly code: 'leader-clear' | 'leader'; readonly first: LikelyCause }
   | { readonly code: 'two-open'; readonly first: LikelyCause; readonly second: LikelyCause };
@@ -58,6 +60,24 @@ function reasonFor(standing: readonly Standing[], posterior: Posterior): Stoppin
   if (first.probability >= CLEAR) return { code: 'leader-clear', first };
   if (posterior.notInLibrary > first.probability) return { code: 'not-in-library' };
   return second ? { code: 'two-open', first, second } : { code: 'leader', first };
+}
+
+/** Share of all that may be meant that questions of care must have, for a text that only asks to need no question. */
+const ASKED_SURELY = 0.6;
+
+/**
+ * The decision on a text that only asks how or when something is done: nothing is ill, so no sign is asked about.
+ * Returns null when it may be about a trouble all the same.
+ */
+export function stopsAtRequest({ causes }: Network, posterior: Posterior): StoppingDecision | null {
+  const care = causes.reduce(
+    (sum, cause, i) => sum + (isCareTopic(cause) ? numberAt(posterior.causes, i) : 0),
+    0,
+  );
+  const [first] = posterior.ranking;
+  const leads = first === undefined ? undefined : causes[first];
+  if (!leads || !isCareTopic(leads) || care < ASKED_SURELY) return null;
+  return { settled: true, reason: { code: 'request-answered' }, sample: null };
 }
 
 /**
