@@ -231,22 +231,27 @@ function describeCause(library: Compiled, ranked: RankedCause): ConsultResponse[
 
 function describeAnswer(
   answered: Answered,
+  words: string,
   today: Day,
 ): ConsultResponse['advice']['answers'][number] {
   const { request, reply } = answered;
   return {
     span: [request.span.start, request.span.end],
     request: request.kind,
-    ...answerText(answered, today),
+    asked: words.slice(request.span.start, request.span.end),
+    text: answerText(answered, today),
     steps: reply.code === 'steps' ? reply.steps.map(({ id }) => id) : [],
   };
 }
 
-function describeAdvice({ advice, answers }: Consultation, today: Day): ConsultResponse['advice'] {
+function describeAdvice(
+  { advice, answers }: Consultation,
+  { words, today }: Enquiry,
+): ConsultResponse['advice'] {
   return {
     verdict: advice.verdict,
     headline: headlineText(advice.headline, today),
-    answers: answers.map((one) => describeAnswer(one, today)),
+    answers: answers.map((one) => describeAnswer(one, words, today)),
     steps: advice.steps.map(({ id, text, rung, when, cautions, work }) => ({
       id,
       text: stepText(text),
@@ -271,11 +276,8 @@ function describeQuestion({ question, how }: Question): { question: string; how:
   return typeof question === 'string' ? { question, how } : plantQuestion(question);
 }
 
-function toResponse(
-  library: Compiled,
-  { plant: set, today }: Enquiry,
-  found: Consultation,
-): ConsultResponse {
+function toResponse(library: Compiled, enquiry: Enquiry, found: Consultation): ConsultResponse {
+  const { plant: set, today } = enquiry;
   const plateOf = platesOn(library, set ?? found.plants[0]?.plant ?? null);
   return {
     plant: describePlants(library, found, set),
@@ -331,7 +333,7 @@ function toResponse(
       name: nameOf(library, one.alone),
       arguments: describeArguments(library, one.arguments),
     })),
-    advice: describeAdvice(found, today),
+    advice: describeAdvice(found, enquiry),
     knowledge: { version: library.version },
   };
 }

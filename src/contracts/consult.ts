@@ -178,7 +178,7 @@ export const consultResponseSchema = z.object({
         z.object({
           span: z.tuple([z.number(), z.number()]),
           request: z.enum(REQUEST_KINDS),
-          /** The request in a few words. */
+          /** The words that ask it. */
           asked: z.string(),
           text: z.string(),
           /** Ids of the steps that the answer is made of. */

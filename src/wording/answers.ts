@@ -1,5 +1,5 @@
 import type { Answered, Reply } from '../core/advice/answers.ts';
-import type { Act, RequestKind } from '../core/language/requests.ts';
+import type { Act } from '../core/language/requests.ts';
 import type { HARM } from '../core/schema/scale.ts';
 import type { Harm } from '../core/schema/cause.ts';
 import type { Day } from '../core/timing/calendar.ts';
@@ -11,7 +11,7 @@ type Fixed = Extract<Reply, { readonly code: `${string}-${string}` | 'poisonous'
 const IF_EATEN =
   'If anybody or any animal has eaten of it, ring a doctor, a vet or a poison line at once.';
 
-const REPLIES: Readonly<Record<Exclude<Fixed, 'no-need' | 'safe-said'>, string>> = {
+const REPLIES: Readonly<Record<Exclude<Fixed, 'no-need' | 'not-first' | 'safe-said'>, string>> = {
   'find-out-first': 'Nobody can say before it is clear what it is: find out first.',
   'amount-on-label': 'As much and as often as the label of the product says, and no more.',
   'no-amount': 'Nobody can say how much or how often from what is known so far.',
@@ -104,6 +104,8 @@ function replyText(reply: Reply, today: Day): string {
       return `No: ${midSentence(reply.text)}. ${notDoingText(reply.why)}`;
     case 'no-need':
       return `No: nothing that helps against ${midSentence(reply.cause)} calls for ${reply.act === null ? 'it' : ACT_WORDS[reply.act]}.`;
+    case 'not-first':
+      return `Not first: the plan does without. Where it does not hold: ${list(reply.treatments.map(midSentence))}; the label and local rules decide.`;
     case 'theory':
       return theoryText(reply.cause, reply.probability);
     default:
@@ -111,24 +113,7 @@ function replyText(reply: Reply, today: Day): string {
   }
 }
 
-const ASKED: Readonly<Record<RequestKind, string>> = {
-  identify: 'What it is',
-  'is-problem': 'Whether it matters',
-  'may-do': 'Whether to do it',
-  how: 'What to do',
-  'what-product': 'What to use',
-  'how-much': 'How much and how often',
-  when: 'When',
-  eat: 'Whether it can be eaten',
-  safe: 'Whether it is safe',
-  replace: 'What to grow instead',
-  theory: 'What they think it is',
-};
-
-/** What a request asks for, in a few words, and its answer to say aloud. */
-export function answerText(
-  { request, reply }: Answered,
-  today: Day,
-): { asked: string; text: string } {
-  return { asked: ASKED[request.kind], text: replyText(reply, today) };
+/** The answer to a request, to say aloud. */
+export function answerText({ reply }: Answered, today: Day): string {
+  return replyText(reply, today);
 }

@@ -4,6 +4,9 @@ import { wordsIn } from '../language/tokens.ts';
 import type { Act, Request } from '../language/requests.ts';
 import { HARM } from '../schema/scale.ts';
 import { whyLeft, type Cause, type Harm } from '../schema/cause.ts';
+import type { Treatment } from '../schema/treatment.ts';
+import { hiddenBy } from './approach.ts';
+import type { AssessedTreatment } from './safetyJudge.ts';
 import type { Advice, Step } from './plan.ts';
 import type { AdviceContext } from './context.ts';
 import type { NotDoingReason } from './messages.ts';
@@ -31,6 +34,8 @@ export type Reply =
   | { readonly code: 'no'; readonly text: string; readonly why: NotDoingReason }
   /** Nothing that helps against the cause calls for it. */
   | { readonly code: 'no-need'; readonly act: Act | null; readonly cause: string }
+  /** It helps against the cause, but the plan does without it; names of the treatments. */
+  | { readonly code: 'not-first'; readonly treatments: readonly string[] }
   | { readonly code: 'theory'; readonly cause: string; readonly probability: number }
   | {
       readonly code:
@@ -59,6 +64,8 @@ export interface Answerable {
   /** All causes, the likeliest first. */
   readonly ranked: readonly PossibleCause[];
   readonly context: AdviceContext;
+  /** All that helps against the leading cause and suits the plant, chosen or not, after the rules of safety. */
+  readonly options: readonly AssessedTreatment[];
   /** The enquirer's words. */
   readonly words: string;
 }
@@ -88,10 +95,12 @@ function doable({ advice }: Answerable): readonly Step[] {
 
 const textOf = ({ text }: Step): string => (text.code === 'library' ? text.text : '');
 
-function doesWork(step: Step, act: Act): boolean {
-  if (act === 'spray') return step.work !== null && step.work.treatment.classes.length > 0;
-  return SPEAKS_OF[act].test(`${step.work?.treatment.name ?? ''} ${textOf(step)}`);
+function isWork({ classes, name, text }: Treatment, said: string, act: Act): boolean {
+  return act === 'spray' ? classes.length > 0 : SPEAKS_OF[act].test(`${name} ${said || text}`);
 }
+
+const doesWork = (step: Step, act: Act): boolean =>
+  step.work !== null && isWork(step.work.treatment, textOf(step), act);
 
 const stepsFrom = (opening: 'yes' | 'none', steps: readonly Step[]): Reply => ({
   code: 'steps',
@@ -150,6 +159,22 @@ function mayDo(about: Answerable, request: Request): Reply {
   if (done.length > 0) return stepsFrom('yes', done);
   if (refused) return { code: 'no', ...refused };
   if (!lead || advice.verdict === 'find-out') return { code: 'find-out-first' };
+  return outsidePlan(about, act, lead);
+}
+
+/** Work that the plan does without: forbidden, hidden by the approach, kept for later, or of no use. */
+function outsidePlan({ options, context }: Answerable, act: Act, lead: Lead): Reply {
+  const others = options
+    .filter(({ candidate }) => isWork(candidate.treatment, candidate.text, act))
+    .map(({ candidate: { treatment }, forbidden, referTo }) => ({
+      text: treatment.name,
+      why: forbidden ?? hiddenBy(context.approach, treatment),
+      own: referTo.length === 0,
+    }));
+  const open = others.filter(({ why, own }) => why === null && own);
+  if (open.length > 0)
+    return { code: 'not-first', treatments: open.slice(0, MAX_STEPS).map(({ text }) => text) };
+  for (const { text, why } of others) if (why !== null) return { code: 'no', text, why };
   return { code: 'no-need', act, cause: lead.cause.name };
 }
 
@@ -226,7 +251,7 @@ function replace(about: Answerable): Reply {
 
 /** Words of names that name no trouble by themselves. */
 const COMMON_WORDS = new Set(
-  'that this with from does some them they what when your have been into after before under over like leaf leaves plant plants tree trees spot spots damage disease injury normal much young lawn garden take leave make well good need should could would there next year will have does going'.split(
+  'that this with from does some them they what when your have been into after before under over like leaf leaves plant plants tree trees spot spots damage disease injury normal much young lawn garden water watering take leave make well good need should could would there next year will have does going'.split(
     ' ',
   ),
 );

@@ -2,7 +2,7 @@ import { answerText } from '../../wording/answers.ts';
 import { enquiry } from '../../test/enquiry.ts';
 import { miniLibrary } from '../../test/miniLibrary.ts';
 import { findingId } from '../../test/setting.ts';
-import { createConsultant } from './consult.ts';
+import { createConsultant, type Enquiry } from './consult.ts';
 
 const finding = (id: string, phrase: string) => ({
   id,
@@ -63,7 +63,7 @@ const consultant = createConsultant(LIBRARY);
 
 function answersTo(words: string): readonly string[] {
   const found = consultant(enquiry(words));
-  return found.answers.map((one) => answerText(one, enquiry(words).today).text);
+  return found.answers.map((one) => answerText(one, enquiry(words).today));
 }
 
 it.each([
@@ -101,6 +101,55 @@ it.each([
   ],
 ])('"%s"', (words, answer) => {
   expect(answersTo(words)[0]).toMatch(answer);
+});
+
+describe('a product that the plan does without', () => {
+  const [words, spray] = ['My fern has rings. Should I spray it?', 'poison'];
+  const others = ['snip', 'pull', 'dry', 'thin', 'wash'];
+  const answered = (change: Record<string, unknown>, more: Partial<Enquiry> = {}) => {
+    const library = miniLibrary(
+      [finding('rings', 'rings'), finding('near-open-water', 'pond')],
+      [
+        {
+          id: 'ring-rust',
+          findings: { rings: 'always' },
+          extra: {
+            name: 'Ring rust',
+            treatments: [
+              ...others.map((use) => ({ use, effect: 'strong' })),
+              { use: spray, effect: 'slight' },
+            ],
+          },
+        },
+      ],
+      {
+        'treatments/t.yaml': [
+          ...others.map((id) => treatment(id, 'Do it by hand.')),
+          treatment(spray, 'Dust it as the label says.', {
+            name: 'Strong dust',
+            rung: 'conventional',
+            classes: ['fungicide'],
+            organic: false,
+            ...change,
+          }),
+        ],
+      },
+    );
+    const { today } = enquiry(words);
+    return createConsultant(library)(enquiry(words, more)).answers.map((one) =>
+      answerText(one, today),
+    );
+  };
+  it('is named as what may come later', () => {
+    expect(answered({})).toEqual([expect.stringMatching(/^Not first: .*strong dust; the label/)]);
+  });
+  it.each([
+    ['only a licence holder may use it', { restricted: true }, {}, /^No: nothing that helps/],
+    ['it is a hazard to pets', { petHazard: true }, {}, /^No: strong dust\. Not where a pet/],
+    ['the approach is organic', {}, { approach: 'organic' as const }, /^No: strong dust\. Hidden/],
+  ])('is refused where %s', (_, change, more, text) => {
+    expect(answered(change, more)).toEqual([expect.stringMatching(text)]);
+  });
 });
 
 it('answers each request by itself, in the order of the text', () => {
@@ -141,7 +190,7 @@ describe('a request alone', () => {
   it('is answered at once, without a question', () => {
     const found = asking(enquiry(words));
     expect(found.stopping).toMatchObject({ settled: true, reason: { code: 'request-answered' } });
-    expect(found.answers.map((one) => answerText(one, enquiry(words).today).text)).toEqual([
+    expect(found.answers.map((one) => answerText(one, enquiry(words).today))).toEqual([
       'You divide it in spring.',
     ]);
   });

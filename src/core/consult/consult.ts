@@ -1,6 +1,5 @@
 import { numberAt } from '../util/entryAt.ts';
-import { answerRequests, type Answered, type PossibleCause } from '../advice/answers.ts';
-import { leadOf } from '../advice/verdict.ts';
+import type { Answered } from '../advice/answers.ts';
 import { planAdvice, type Advice } from '../advice/plan.ts';
 import type { AdviceContext, Approach, Channel } from '../advice/context.ts';
 import { findConflicts, type Conflict, type SameWords } from '../diagnosis/conflicts.ts';
@@ -15,12 +14,13 @@ import type { Report } from '../diagnosis/evidence.ts';
 import type { Experience } from '../diagnosis/learning.ts';
 import { buildNetwork, FIRST_SINGLE, type Network } from '../diagnosis/network.ts';
 import { findCounterfactuals, type Counterfactuals } from '../questions/counterfactuals.ts';
-import { weighAll, type Posterior, type Weighing } from '../diagnosis/posterior.ts';
+import { weighAll, type Weighing } from '../diagnosis/posterior.ts';
 import { mentionProbability } from '../diagnosis/nonMention.ts';
 import { findQuestions, rankSamples, type Inquiry, type Question } from '../questions/questions.ts';
 import { applyStoppingRule, stopsAtRequest, type StoppingDecision } from '../questions/stopping.ts';
 import { isRelevant } from '../diagnosis/weigh.ts';
 import { memoize } from '../util/memoize.ts';
+import { answersTo } from './answersTo.ts';
 import { makeLanguageContext } from '../library/languageContext.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
@@ -310,21 +310,8 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     counterfactuals: counterfactualsOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),
     advice,
-    answers: answerRequests(extracted.requests, {
-      advice,
-      lead: leadOf(network, posterior),
-      ranked: possibleCauses(network, posterior),
-      context,
-      words,
-    }),
+    answers: answersTo(extracted.requests, { library, network, posterior, advice, context, words }),
   };
-}
-
-function possibleCauses({ causes }: Network, posterior: Posterior): readonly PossibleCause[] {
-  return posterior.ranking.flatMap((i) => {
-    const cause = causes[i];
-    return cause ? [{ cause, probability: numberAt(posterior.causes, i) }] : [];
-  });
 }
 
 const OF_TROUBLE: ReadonlySet<RequestKind> = new Set(['theory', 'identify', 'is-problem']);

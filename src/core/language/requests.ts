@@ -158,6 +158,8 @@ function ofVerb(tokens: readonly Token[], clause: Clause, i: number): RequestKin
   const work = actIn(tokens, rest) !== null;
   if (ME.has(next)) {
     if (some(tokens, rest, WORRY) && !work) return 'is-problem';
+    // "Did I water it too much" asks what has happened, not what to do.
+    if (here === 'did') return 'theory';
     if (!MAY.has(here) && !DO.has(here)) return null;
     return next === 'you' ? 'how' : 'may-do';
   }

@@ -32,6 +32,7 @@ export const caseTexts = {
   nowTo: (to: string) => `Now, to ${to}`,
   from: (from: string) => `From ${from}`,
   asked: 'What they asked',
+  quoted: (words: string) => `“${words}?”`,
   adviceSoFar: 'Advice so far',
   dates: 'Dates',
   notDoing: 'Not doing',

@@ -119,7 +119,7 @@ export function AdvicePanel({ answer, today, closed, onDates }: AdvicePanelProps
           <ul>
             {answers.map(({ span: [start], asked, text }) => (
               <li key={start}>
-                <b>{asked}:</b> {text}
+                <b>{caseTexts.quoted(asked)}</b> {text}
               </li>
             ))}
           </ul>
