@@ -35,7 +35,7 @@ const ACT_WORDS: Readonly<Record<Act, string>> = {
   feed: 'feeding',
   water: 'more water',
   move: 'moving it',
-  remove: 'taking it out',
+  remove: 'removing it',
   lime: 'lime or sulfur',
   compost: 'composting',
 };
@@ -103,7 +103,7 @@ function replyText(reply: Reply, today: Day): string {
     case 'no':
       return `No: ${midSentence(reply.text)}. ${notDoingText(reply.why)}`;
     case 'no-need':
-      return `No: nothing that helps against ${midSentence(reply.cause)} calls for ${reply.act === null ? 'it' : ACT_WORDS[reply.act]}.`;
+      return `No: nothing that helps against ${midSentence(reply.cause)} calls for ${ACT_WORDS[reply.act]}.`;
     case 'not-first':
       return `Not first: the plan does without. Where it does not hold: ${list(reply.treatments.map(midSentence))}; the label and local rules decide.`;
     case 'theory':

@@ -33,7 +33,7 @@ export type Reply =
     }
   | { readonly code: 'no'; readonly text: string; readonly why: NotDoingReason }
   /** Nothing that helps against the cause calls for it. */
-  | { readonly code: 'no-need'; readonly act: Act | null; readonly cause: string }
+  | { readonly code: 'no-need'; readonly act: Act; readonly cause: string }
   /** It helps against the cause, but the plan does without it; names of the treatments. */
   | { readonly code: 'not-first'; readonly treatments: readonly string[] }
   | { readonly code: 'theory'; readonly cause: string; readonly probability: number }

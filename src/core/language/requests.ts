@@ -66,6 +66,9 @@ const MY = stemSet('my our the his her your');
 const WORRY = stemSet(
   'worry worried concerned serious bad harmful problem normal dangerous fatal survive die recover dying live alarm alarmed okay ok alright back dead kill',
 );
+const WORRIED = stemSet('worry worried concerned alarmed');
+/** "Is it ok now" asks how it is, "is it ok to prune" what to do. */
+const WELL = stemSet('normal looking getting');
 const EAT = stemSet('eat edible eating');
 const WHO_IS_SAFE = stemSet(
   'dog dogs cat cats pet pets kid kids child children chicken chickens hen hens horse baby toddler bee bees fish rabbit goat',
@@ -78,7 +81,7 @@ const GROW = stemSet('plant grow put');
 const INSTEAD = stemSet('instead replace replacement better else');
 const PRODUCT = stemSet('spray use put apply kill treat');
 const ANYTHING = stemSet('anything something');
-const GOOD = stemSet('ok okay safe fine alright good better best worth');
+const GOOD = stemSet('ok okay safe fine alright right wise good better best worth done need');
 const HELP = stemSet('help hurt');
 
 function some(tokens: readonly Token[], { from, to }: Clause, of: ReadonlySet<string>): boolean {
@@ -115,6 +118,12 @@ function lastOf(tokens: readonly Token[], { from, to }: Clause): number {
   return i;
 }
 
+/** Words of a question about something that has no name yet; other questions with "what" ask how a thing is done. */
+const NAMELESS = stemSet(
+  'this that these those it them wrong cause causing caused eating ate doing making makes killing killed bug insect pest disease worm caterpillar called happened happening matter up',
+);
+const MOMENT = stemSet('time month week day season');
+
 const TELLS_ME = stemSet('tell know idea wonder wondering identify');
 
 /** "Can you tell me what's eating it", "any idea what": what is asked stands behind. */
@@ -128,14 +137,14 @@ function ofWhat(tokens: readonly Token[], clause: Clause, i: number): RequestKin
   const rest = { from: i + 1, to: clause.to };
   const [next, after] = [stemAt(tokens, i + 1), stemAt(tokens, i + 2)];
   if (some(tokens, rest, INSTEAD) && some(tokens, rest, GROW)) return 'replace';
-  if (next === stem('time')) return 'when';
+  if (some(tokens, { from: i + 1, to: Math.min(clause.to, i + 5) }, MOMENT)) return 'when';
   const acts = MAY.has(next) || DO.has(next);
   if (acts && ME.has(after)) {
     if (some(tokens, rest, PRODUCT)) return 'what-product';
     return 'how';
   }
   if (bare(stemAt(tokens, i)) === 'what' && next === stem('kills')) return 'what-product';
-  return 'identify';
+  return some(tokens, rest, NAMELESS) ? 'identify' : 'how';
 }
 
 function ofHow(tokens: readonly Token[], i: number): RequestKind | null {
@@ -157,7 +166,7 @@ function ofVerb(tokens: readonly Token[], clause: Clause, i: number): RequestKin
   if (some(tokens, rest, TOO) && IS.has(here)) return 'when';
   const work = actIn(tokens, rest) !== null;
   if (ME.has(next)) {
-    if (some(tokens, rest, WORRY) && !work) return 'is-problem';
+    if (some(tokens, rest, WORRIED) && !work) return 'is-problem';
     // "Did I water it too much" asks what has happened, not what to do.
     if (here === 'did') return 'theory';
     if (!MAY.has(here) && !DO.has(here)) return null;
@@ -167,7 +176,8 @@ function ofVerb(tokens: readonly Token[], clause: Clause, i: number): RequestKin
     if (some(tokens, rest, PRODUCT)) return 'what-product';
     if (some(tokens, rest, ANYTHING)) return 'how';
   }
-  if (work && (some(tokens, rest, GOOD) || some(tokens, rest, HELP))) return 'may-do';
+  if (some(tokens, rest, GOOD) && !some(tokens, rest, WELL)) return 'may-do';
+  if (work && some(tokens, rest, HELP)) return 'may-do';
   if (WILL.has(here) && some(tokens, rest, WORRY)) return 'is-problem';
   return IT.has(next) ? 'theory' : null;
 }
