@@ -212,7 +212,9 @@ function howMuch(about: Answerable, act: Act | null): Reply {
   return { code: product ? 'amount-on-label' : 'no-amount' };
 }
 
-const EATS = /\b(eat|eaten|eating|edible)\b/i;
+/** "Grubs eat the leaves" says nothing of whether people may; what warns goes before what allows. */
+const NOT_TO_EAT = /\b(not (be )?eat(en)?|deadly to eat|inedible)\b/i;
+const TO_EAT = /\b((good|safe|fine|harmless) to eat|is edible)\b/i;
 const HURTS =
   /\b(poison\w*|toxic|harmless to (people|pets)|pets?|children|dogs?|cats?|allerg\w*)\b/i;
 
@@ -228,9 +230,11 @@ function saidOf({ advice, lead }: Answerable, about: RegExp): string | null {
 
 function eat(about: Answerable): Reply {
   const { advice, context } = about;
-  const said = saidOf(about, EATS);
-  if (said !== null) return { code: 'library', text: said };
+  const warned = saidOf(about, NOT_TO_EAT);
+  if (warned !== null) return { code: 'library', text: warned };
   if (context.traits.poisonous === true) return { code: 'poisonous' };
+  const said = saidOf(about, TO_EAT);
+  if (said !== null) return { code: 'library', text: said };
   const sprayed = advice.cautions.some(({ code }) => code === 'days-to-harvest');
   return { code: sprayed ? 'harvest-on-label' : 'eat-not-known' };
 }

@@ -17,7 +17,13 @@ const treatment = (id: string, text: string, more: Record<string, unknown> = {})
   ...more,
 });
 const LIBRARY = miniLibrary(
-  [finding('rings', 'rings'), finding('bumps', 'bumps'), finding('scabs', 'scabs')],
+  [
+    finding('rings', 'rings'),
+    finding('bumps', 'bumps'),
+    finding('scabs', 'scabs'),
+    finding('holes', 'holes'),
+    finding('pox', 'pox'),
+  ],
   [
     {
       id: 'ring-rust',
@@ -37,6 +43,12 @@ const LIBRARY = miniLibrary(
       id: 'galls',
       findings: { bumps: 'always' },
       extra: { name: 'Galls', category: 'mite', leave: 'Galls do no harm.', harm: {} },
+    },
+    { id: 'grubs', findings: { holes: 'always' }, extra: { say: 'Grubs eat the fronds.' } },
+    {
+      id: 'pox',
+      findings: { pox: 'always' },
+      extra: { say: 'The rest is fine to eat.', cautions: ['Do not eat the spotted fronds.'] },
     },
     {
       id: 'scab',
@@ -80,7 +92,7 @@ it.each([
   ['When do I spray it?', /^Not now, but so: Spray sulfur as the label says\. \(about/],
   ['Can I sing to it?', /^The library has no answer to that/],
   ['Is it rust?', /^(Very likely|Probably|Most likely) yes: ring rust \(\d+ %\)\.$/],
-  ['Is it galls?', /^It may be: galls is possible, but not the likeliest/],
+  ['Is it galls?', /^Unlikely: .* speaks for galls\.$/],
   ['What could I plant instead?', /^Nothing is known here that is surely better/],
 ])('answers "%s" of a fern with rings', (request, answer) => {
   const [first, ...others] = answersTo(`My fern has rings. ${request}`);
@@ -92,6 +104,9 @@ it.each([
   ['My fern has bumps. Is it serious?', /^Galls do no harm\.$/],
   ['My fern has bumps. What can I do?', /^Galls do no harm\.$/],
   ['My fern has scabs. Can I eat it?', /^Peeled fruit is good to eat\.$/],
+  ['My fern has holes. Can I eat it?', /^Nobody can say that from a description/],
+  ['My foxglove has scabs. Can I eat it?', /^No: this plant is poisonous/],
+  ['My fern has pox. Can I eat it?', /^Do not eat the spotted fronds\.$/],
   ['My fern has rings. Can I eat it?', /^Nobody can say that from a description/],
   ['My foxglove has rings. Can I eat it?', /^No: this plant is poisonous/],
   ['My foxglove has rings. Is it safe for the dog?', /^No: this plant is poisonous/],

@@ -69,7 +69,7 @@ export interface LanguageContext extends Named {
   readonly findings: ReadonlyMap<FindingId, Finding>;
   readonly lineage: (id: PlantId) => readonly PlantId[];
   readonly implied: (id: FindingId) => readonly FindingId[];
-  /** Findings that can be reportable of a plant, shown by some cause of it or of a kind of it, and how commonly. */
+  /** Findings that can be reported of a plant, shown by some cause of it or of a kind of it, and how commonly. */
   readonly shownOn: (plant: PlantId) => ReadonlyMap<FindingId, number>;
   /** Stems that go without saying once the plant is known: that its fruit is meant, or the grass of a lawn. */
   readonly understood: (plant: PlantId) => ReadonlySet<string>;
@@ -90,10 +90,10 @@ export function stemmedTokens(text: string): readonly Token[] {
 
 const FRUIT = stem('fruit');
 
-/** A plant that is meant with less confidence does not decide what can be reportable. */
+/** A plant that is meant with less confidence does not decide what can be reported. */
 const MIN_CONFIDENCE = 0.3;
 
-/** How commonly each finding is shown on the plants spoken of, where it can be reportable of them; null when none is known. */
+/** How commonly each finding is shown on the plants spoken of, where it can be reported of them; null when none is known. */
 function isReportable(
   languageContext: LanguageContext,
   plants: readonly PlantId[],
