@@ -44,6 +44,9 @@ const Note = styled.div`
   & h3 {
     font-size: 14px;
   }
+  & li + li {
+    padding-top: 5px;
+  }
   & li,
   & p {
     font-size: 14px;
