@@ -1,63 +1,29 @@
 import { headlineText, stepText } from '../../wording/advice.ts';
 import { miniLibrary } from '../../test/miniLibrary.ts';
+import { ADVICE_DAY, advise, pestLibrary, treatmentEntry } from '../../test/advised.ts';
 import { adviceContext } from '../../test/adviceContext.ts';
-import { day, findingId, plantId } from '../../test/setting.ts';
-import type { Compiled } from '../library/compile.ts';
+import { day, plantId } from '../../test/setting.ts';
 import { buildNetwork } from '../diagnosis/network.ts';
 import { weighAll } from '../diagnosis/posterior.ts';
-import type { AdviceContext } from './context.ts';
 import { planAdvice, type Advice } from './plan.ts';
 
-const treatment = (id: string, more: Record<string, unknown> = {}) => ({
-  id,
-  name: `Do ${id}`,
-  rung: 'hand',
-  text: `Do ${id} as told.`,
-  source: 'practice',
-  ...more,
-});
-
-function libraryWith(
-  cause: Record<string, unknown>,
-  treatments: Record<string, unknown>[],
-): Compiled {
-  return miniLibrary(
-    [{ id: 'sign', extra: { background: 'telltale' } }],
-    [{ id: 'pest', findings: { sign: 'always' }, extra: { category: 'insect', ...cause } }],
-    {
-      'treatments/t.yaml': treatments,
-    },
-  );
-}
-
-function advise(library: Compiled, change: Partial<AdviceContext> = {}, seen = true): Advice {
-  const context = adviceContext(library, 42, '2026-06-24', change);
-  const network = buildNetwork(library, plantId('fern'), {
-    ...context,
-    since: null,
-    experience: new Map(),
-  });
-  const reports = seen ? [{ finding: findingId('sign'), value: true, sure: 0.95 }] : [];
-  return planAdvice(library, network, weighAll(library, network, reports, 0).posterior, context);
-}
-
 /** The headline as it is said on the day of these tests. */
-const aloud = ({ headline }: Advice): string => headlineText(headline, day('2026-06-24'));
+const aloud = ({ headline }: Advice): string => headlineText(headline, day(ADVICE_DAY));
 
 it('acts now when the window is open', () => {
   const advice = advise(
-    libraryWith({ treatments: [{ use: 'pick', effect: 'strong', when: '06-01..07-20' }] }, [
-      treatment('pick'),
+    pestLibrary({ treatments: [{ use: 'pick', effect: 'strong', when: '06-01..07-20' }] }, [
+      treatmentEntry('pick'),
     ]),
   );
   expect(advice.verdict).toBe('act-now');
-  expect(advice.steps[0]?.when.from).toBe(day('2026-06-24'));
+  expect(advice.steps[0]?.when.from).toBe(day(ADVICE_DAY));
 });
 
 it('waits for a window that opens this year', () => {
   const advice = advise(
-    libraryWith({ treatments: [{ use: 'pick', effect: 'strong', when: '08-10..09-01' }] }, [
-      treatment('pick'),
+    pestLibrary({ treatments: [{ use: 'pick', effect: 'strong', when: '08-10..09-01' }] }, [
+      treatmentEntry('pick'),
     ]),
   );
   expect(advice.verdict).toBe('wait');
@@ -66,8 +32,8 @@ it('waits for a window that opens this year', () => {
 
 it('says that it is too late, and when the window opens next', () => {
   const advice = advise(
-    libraryWith({ treatments: [{ use: 'pick', effect: 'strong', when: '04-25..05-20' }] }, [
-      treatment('pick'),
+    pestLibrary({ treatments: [{ use: 'pick', effect: 'strong', when: '04-25..05-20' }] }, [
+      treatmentEntry('pick'),
     ]),
   );
   expect(advice.verdict).toBe('too-late');
@@ -76,14 +42,14 @@ it('says that it is too late, and when the window opens next', () => {
 
 it('waits for a window that opens soon, where a later one does little more', () => {
   const advice = advise(
-    libraryWith(
+    pestLibrary(
       {
         treatments: [
           { use: 'oil', effect: 'strong', when: '03-20..04-20' },
           { use: 'soap', effect: 'good', when: '07-20..09-01' },
         ],
       },
-      [treatment('oil'), treatment('soap')],
+      [treatmentEntry('oil'), treatmentEntry('soap')],
     ),
   );
   expect(advice.verdict).toBe('wait');
@@ -92,8 +58,8 @@ it('waits for a window that opens soon, where a later one does little more', () 
 
 it('takes waiting and watching for no act', () => {
   const advice = advise(
-    libraryWith({ treatments: [{ use: 'watch', effect: 'good' }] }, [
-      treatment('watch', { rung: 'leave' }),
+    pestLibrary({ treatments: [{ use: 'watch', effect: 'good' }] }, [
+      treatmentEntry('watch', { rung: 'leave' }),
     ]),
   );
   expect(advice.verdict).toBe('leave');
@@ -101,14 +67,14 @@ it('takes waiting and watching for no act', () => {
 });
 
 describe('a treatment for some kinds of plant', () => {
-  const library = libraryWith(
+  const library = pestLibrary(
     {
       treatments: [
         { use: 'pull', effect: 'good', only: ['fern'] },
         { use: 'prune', effect: 'good', except: ['fern'] },
       ],
     },
-    [treatment('pull'), treatment('prune')],
+    [treatmentEntry('pull'), treatmentEntry('prune')],
   );
   const ids = (kinds: string[]): string[] =>
     advise(library, { kinds: kinds.map(plantId) }).steps.map(({ id }) => id);
@@ -136,7 +102,7 @@ it('says of a step against what it is, where that is not the leading cause', () 
         treatments: [{ use: `do-${id}`, effect: 'strong' }],
       },
     })),
-    { 'treatments/t.yaml': [treatment('do-pest'), treatment('do-blight')] },
+    { 'treatments/t.yaml': [treatmentEntry('do-pest'), treatmentEntry('do-blight')] },
   );
   const told = new Map(advise(library).steps.map(({ id, text }) => [id, stepText(text)]));
   expect(told.get('do-pest')).toBe('Do do-pest as told.');
@@ -144,18 +110,18 @@ it('says of a step against what it is, where that is not the leading cause', () 
 });
 
 it('leaves what does no harm', () => {
-  const advice = advise(libraryWith({ leave: 'It does no harm.', harm: {} }, []));
+  const advice = advise(pestLibrary({ leave: 'It does no harm.', harm: {} }, []));
   expect(advice.verdict).toBe('leave');
   expect(aloud(advice)).toContain('It does no harm.');
 });
 
 it('leaves what does no harm on this kind of plant, and treats it on others', () => {
-  const library = libraryWith(
+  const library = pestLibrary(
     {
       leaveOn: { plants: ['fern'], why: 'A fern stands it.' },
       treatments: [{ use: 'pick', effect: 'strong' }],
     },
-    [treatment('pick')],
+    [treatmentEntry('pick')],
   );
   const on = (kind: string): Advice => advise(library, { kinds: [plantId(kind)] });
   expect(on('fern').verdict).toBe('leave');
@@ -171,7 +137,7 @@ it.each(['leave', 'replace'])('tells of the rung "%s" against the leading cause 
       findings: { sign: n === 0 ? 'always' : 'usual' },
       extra: { treatments: [{ use: n === 0 ? 'pick' : 'watch', effect: 'good' }] },
     })),
-    { 'treatments/t.yaml': [treatment('pick'), treatment('watch', { rung })] },
+    { 'treatments/t.yaml': [treatmentEntry('pick'), treatmentEntry('watch', { rung })] },
   );
   expect(advise(library).steps.map(({ id }) => id)).toEqual(['pick']);
 });
@@ -200,7 +166,7 @@ it('asks once more where a question of care could mean several things', () => {
   const library = miniLibrary([{ id: 'sign' }], [{ id: 'pest', findings: { sign: 'seldom' } }], {
     'care/c.yaml': topics,
   });
-  const context = adviceContext(library, 42, '2026-06-24');
+  const context = adviceContext(library, 42, ADVICE_DAY);
   const network = buildNetwork(library, plantId('fern'), {
     ...context,
     since: null,
@@ -216,9 +182,9 @@ it('asks once more where a question of care could mean several things', () => {
 });
 
 it('calls a professional when the main work is theirs', () => {
-  const arborist = treatment('climb', { rung: 'professional', who: 'arborist' });
+  const arborist = treatmentEntry('climb', { rung: 'professional', who: 'arborist' });
   const advice = advise(
-    libraryWith(
+    pestLibrary(
       {
         harm: { plant: 'severe', pace: 'years' },
         treatments: [{ use: 'climb', effect: 'strong' }],
@@ -231,7 +197,7 @@ it('calls a professional when the main work is theirs', () => {
 });
 
 describe('the approach', () => {
-  const library = libraryWith(
+  const library = pestLibrary(
     {
       treatments: [
         { use: 'pick', effect: 'useful' },
@@ -239,8 +205,8 @@ describe('the approach', () => {
       ],
     },
     [
-      treatment('pick'),
-      treatment('spray', { rung: 'conventional', organic: false, classes: ['insecticide'] }),
+      treatmentEntry('pick'),
+      treatmentEntry('spray', { rung: 'conventional', organic: false, classes: ['insecticide'] }),
     ],
   );
   const ids = (advice: Advice): string[] => advice.steps.map(({ id }) => id);
@@ -260,7 +226,7 @@ describe('the approach', () => {
 });
 
 it('says on every channel that the diagnosis is presumptive', () => {
-  const library = libraryWith({ leave: 'It does no harm.' }, []);
+  const library = pestLibrary({ leave: 'It does no harm.' }, []);
   for (const channel of ['phone', 'email', 'walk-in', 'text'] as const) {
     expect(advise(library, { channel }).cautions[0]).toEqual({ code: 'presumptive', channel });
   }
