@@ -17,6 +17,7 @@ const CARE = causeWith({
   findings: { [askingFor(causeWith({ id: 'care-prune' }).id)]: 'always' },
 });
 const ALWAYS: WindowState = { kind: 'always' };
+const OPEN: WindowState = { kind: 'open', span: { from: TODAY, to: TODAY } };
 const NEVER: WindowState = { kind: 'never', why: 'too-cool' };
 
 function step(
@@ -86,17 +87,51 @@ describe('what is left', () => {
   });
 });
 
+/** A step that takes away a share of the cause, by a rung of the ladder. */
+function doing(effect: number, state: WindowState, rung = 'hand'): Chosen {
+  const one = step(state, effect, { rung });
+  const [target] = one.candidate.targets;
+  return target
+    ? { ...one, candidate: { ...one.candidate, targets: [{ ...target, effect }] } }
+    : one;
+}
+
 describe('when a cause is treated', () => {
+  const soon = opensIn(TODAY, 30);
   it.each([
-    ['enough of the good can be done now', [step(ALWAYS, 4), later(30, 6)], 'act-now'],
-    ['less than two fifths can be done now', [step(ALWAYS, 3.9), later(30, 6.1)], 'wait'],
-    ['nothing does measurable good', [step(ALWAYS, 0), later(30, 0)], 'act-now'],
+    ['the main step can be done now', [doing(0.8, ALWAYS), doing(0.8, soon)], 'act-now'],
+    [
+      'half as much can be done at the cause now',
+      [doing(0.4, ALWAYS), doing(0.8, soon)],
+      'act-now',
+    ],
+    ['less than half can be done now', [doing(0.39, ALWAYS), doing(0.8, soon)], 'wait'],
+    [
+      'the conditions are bettered by three quarters now',
+      [doing(0.61, ALWAYS, 'conditions'), doing(0.8, soon)],
+      'act-now',
+    ],
+    [
+      'the conditions are bettered by less now',
+      [doing(0.59, ALWAYS, 'conditions'), doing(0.8, soon)],
+      'wait',
+    ],
+    [
+      'the plant could only be given up now',
+      [doing(0.59, ALWAYS, 'replace'), doing(0.8, soon)],
+      'wait',
+    ],
     ['the window is 150 days off', [later(150)], 'wait'],
     ['the window is 151 days off', [later(151)], 'too-late'],
     ['no window comes', [step(NEVER)], 'too-late'],
     ['a minor step comes first', [later(10, 0.3), later(200, 1)], 'too-late'],
     ['a step nearly as good comes first', [later(200, 1), later(10, 0.4)], 'wait'],
-    ['watching is most of the good', [step(ALWAYS, 9, { rung: 'leave' }), later(30)], 'wait'],
+    ['watching would do most', [doing(0.9, ALWAYS, 'leave'), doing(0.6, soon)], 'wait'],
+    [
+      'nothing is against the cause itself',
+      [step(soon, 1, {}, causeWith({ id: 'other' })), step(ALWAYS, 1, {}, CARE)],
+      'act-now',
+    ],
   ])('%s', (_, steps, expected) => {
     expect(verdict(lead(), steps)).toBe(expected);
   });
@@ -115,11 +150,17 @@ describe('when a question of care is done', () => {
     ['a step for it is open', [step(ALWAYS, 1, {}, CARE)], 'act-now'],
     ['only a step against something else is open', [step(ALWAYS)], 'wait'],
     [
-      'one of several is open',
-      [step(opensIn(TODAY, 9), 1, {}, CARE), step(ALWAYS, 1, {}, CARE)],
+      'one of several seasonal steps is open',
+      [step(opensIn(TODAY, 9), 1, {}, CARE), step(OPEN, 1, {}, CARE)],
       'act-now',
     ],
+    [
+      'a step that holds at any time goes with one that is to come',
+      [step(opensIn(TODAY, 9), 1, {}, CARE), step(ALWAYS, 1, {}, CARE)],
+      'wait',
+    ],
     ['its step opens next year', [step(opensIn(TODAY, 300), 1, {}, CARE)], 'wait'],
+    ['its step is open now', [step(OPEN, 1, {}, CARE), step(ALWAYS, 1, {}, CARE)], 'act-now'],
   ])('%s', (_, steps, expected) => {
     expect(care(steps)).toBe(expected);
   });

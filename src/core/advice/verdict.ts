@@ -3,6 +3,7 @@ import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
 import { whyLeft, type Cause } from '../schema/cause.ts';
+import type { Rung } from '../schema/treatment.ts';
 import type { Day } from '../timing/calendar.ts';
 import { daysUntil } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
@@ -65,8 +66,6 @@ function isAdvisable({ cause, probability, next }: Lead): boolean {
   const clear = isCareTopic(cause) ? CLEAR_OF_NEXT_CARE : CLEAR_OF_NEXT;
   return probability >= MIN_CLEAR && probability >= clear * next;
 }
-/** Share of all the good a plan does that must be possible now, for "act now". */
-const ENOUGH_NOW = 0.4;
 /** Longest wait for a window that still counts as waiting; beyond it this year is lost. */
 const MAX_WAIT_DAYS = 150;
 
@@ -88,27 +87,53 @@ export function nextOf(steps: readonly Chosen[], today: Day): Chosen | null {
   return others.reduce((a, b) => (daysTo(b, today) < daysTo(a, today) ? b : a), first);
 }
 
+/** A step of this share of the best one's effect on the cause can stand for it: strong and good do, useful does not. */
+const MAIN = 0.75;
+/** The same for a lesser step that is aimed at the cause: useful can stand for good, not for strong. */
+const AIMED = 0.5;
+/** Rungs that better the conditions of the plant, or give it up: harmless whatever it is, and no answer to the cause. */
+const BESIDE: readonly Rung[] = ['conditions', 'replace'];
+
+/**
+ * The steps that the verdict hangs on: those that do most against the cause, and lesser ones that are aimed at it. All
+ * where none is against it.
+ */
+function mainSteps(steps: readonly Chosen[], { cause }: Lead): readonly Chosen[] {
+  const effectOn = ({ candidate: { targets } }: Chosen): number =>
+    targets.find(({ suspect }) => suspect.cause.id === cause.id)?.effect ?? 0;
+  const most = Math.max(0, ...steps.map(effectOn));
+  if (most === 0) return steps;
+  return steps.filter((step) => {
+    const aimed = !BESIDE.includes(step.candidate.treatment.rung);
+    return effectOn(step) >= (aimed ? AIMED : MAIN) * most;
+  });
+}
+
 /** To wait and watch is nothing done: where there is nothing else the cause is left. */
 function whenTreatable(
+  lead: Lead,
   all: readonly Chosen[],
   today: Day,
 ): 'leave' | 'act-now' | 'wait' | 'too-late' {
   const steps = all.filter(({ candidate }) => candidate.treatment.rung !== 'leave');
   if (steps.length === 0) return 'leave';
-  const total = steps.reduce((sum, { gain }) => sum + gain, 0);
-  const now = steps.filter(({ candidate }) => daysUntil(candidate.state, today) === 0);
-  const gainNow = now.reduce((sum, { gain }) => sum + gain, 0);
-  if (total === 0 || gainNow >= ENOUGH_NOW * total) return 'act-now';
-  const wait = nextOf(steps, today);
+  const main = mainSteps(steps, lead);
+  if (main.some(({ candidate }) => daysUntil(candidate.state, today) === 0)) return 'act-now';
+  const wait = nextOf(main, today);
   return wait !== null && daysTo(wait, today) <= MAX_WAIT_DAYS ? 'wait' : 'too-late';
 }
 
-/** A question of care is never too late: what it asks for comes round again. */
+/**
+ * A question of care is never too late: what it asks for comes round again. Steps that hold at any time only go with
+ * those that have a season, so it is for these to say whether it is time.
+ */
 function whenToDo({ cause }: Lead, steps: readonly Chosen[], today: Day): 'act-now' | 'wait' {
-  const open = steps.some(
-    ({ candidate }) =>
-      daysUntil(candidate.state, today) === 0 &&
-      candidate.targets.some(({ suspect }) => suspect.cause.id === cause.id),
+  const own = steps.filter(({ candidate: { targets } }) =>
+    targets.some(({ suspect }) => suspect.cause.id === cause.id),
+  );
+  const seasonal = own.filter(({ candidate: { state } }) => state.kind !== 'always');
+  const open = (seasonal.length > 0 ? seasonal : own).some(
+    ({ candidate }) => daysUntil(candidate.state, today) === 0,
   );
   return open ? 'act-now' : 'wait';
 }
@@ -128,5 +153,5 @@ export function verdictOf(
   if (isCareTopic(lead.cause)) return whenToDo(lead, steps, today);
   const best = steps.reduce((a, b) => (b.gain > a.gain ? b : a));
   if (best.candidate.treatment.rung === 'professional') return 'professional';
-  return whenTreatable(steps, today);
+  return whenTreatable(lead, steps, today);
 }

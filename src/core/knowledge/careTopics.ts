@@ -63,7 +63,12 @@ export function careCause(topic: CareTopic): Cause {
     ...ANY_CAUSE,
     ...{ id, name, aliases, hosts, say, avoid, cautions, lookAgainDays, source },
     findings: { [askingFor(id)]: 'always' },
-    treatments: topic.steps.map((_, i) => ({ use: stepId(topic, i), effect: 'good' })),
+    treatments: topic.steps.map(({ only, except }, i) => ({
+      use: stepId(topic, i),
+      effect: 'good',
+      only,
+      except,
+    })),
   };
 }
 

@@ -54,16 +54,20 @@ export const harmSchema = z.strictObject({
   pace: z.enum(['days', 'weeks', 'months', 'years', 'none']).default('none'),
 });
 
+const forKinds = {
+  /** Kinds of plant it is for; for all hosts where absent. */
+  only: z.array(plantIdSchema).min(1).optional(),
+  /** Kinds of plant it is not for. */
+  except: z.array(plantIdSchema).min(1).optional(),
+};
+
 /** One treatment of a cause: how well it works, when, and how to say it for this cause. */
 export const optionSchema = z.strictObject({
   use: treatmentIdSchema,
   effect: wordOf(EFFECT),
   when: windowSchema.optional(),
   text: z.string().optional(),
-  /** Kinds of plant it is for; for all hosts where absent. */
-  only: z.array(plantIdSchema).min(1).optional(),
-  /** Kinds of plant it is not for. */
-  except: z.array(plantIdSchema).min(1).optional(),
+  ...forKinds,
 });
 
 /** One stage of the culprit's life; `shows` lists findings that can be seen only then. */
@@ -128,6 +132,7 @@ export const careTopicSchema = z.strictObject({
         text: z.string().min(10),
         rung: z.enum(RUNGS),
         when: windowSchema.optional(),
+        ...forKinds,
       }),
     )
     .min(1),

@@ -15,11 +15,18 @@ export const SEASONS = [
 ] as const;
 export type SeasonName = (typeof SEASONS)[number];
 
-/** Turns in the year of a plant that windows are counted from. */
-export const PLANT_STAGES = ['leaf-out', 'bloom-start', 'bloom-end', 'leaf-fall'] as const;
+/** Turns in the year of a plant or of a garden that windows are counted from. */
+export const PLANT_STAGES = [
+  'leaf-out',
+  'bloom-start',
+  'bloom-end',
+  'leaf-fall',
+  'last-frost',
+  'first-frost',
+] as const;
 export type PlantStage = (typeof PLANT_STAGES)[number];
 
-/** So many days after a turn in the plant's year; negative before it. */
+/** So many days after a turn in the year; negative before it. */
 export interface StageDay {
   readonly stage: PlantStage;
   readonly days: number;
@@ -85,7 +92,7 @@ function parsePlantWindow(text: string): WindowRule | null {
  * Reads the short form of a window: `any`, a season name, `05-20..06-10` (at the reference place),
  * `05-20..06-10 @place-id`, `dd10 200..350` (degree-days above 10 C since the turn of winter), the same with
  * `biofix 110 first catch` (an event that comes at 110 of them on average and restarts the count once it is seen), or
- * `bloom-end..bloom-end+28` (days counted from a turn in the plant's own year). Returns null when the text is none of
+ * `bloom-end..bloom-end+28` (days counted from a turn in the plant's own year, or from the mean last or first frost). Returns null when the text is none of
  * these.
  */
 export function parseWindow(text: string): WindowRule | null {

@@ -127,6 +127,32 @@ describe('windows by the plant', () => {
   });
 });
 
+describe('windows by the frosts of the place', () => {
+  const placed = (lat: number, text: string) => {
+    const here = at(lat).year;
+    return positionsOf(rule(text), { here, reference: () => here });
+  };
+
+  it('begin on the first day after the mild nights, and end on the last before them', () => {
+    const mild = seasonPositions(at(40).year, 'frost-free');
+    expect(placed(40, 'first-frost..first-frost+10')).toEqual({
+      from: mild.to + 1,
+      to: mild.to + 11,
+    });
+    expect(placed(40, 'last-frost-7..last-frost')).toEqual({
+      from: mild.from - 8,
+      to: mild.from - 1,
+    });
+  });
+
+  it('have no date where there is no frost', () => {
+    const here = { ...at(40).year, minCelsius: new Float64Array(365).fill(15) };
+    expect(positionsOf(rule('first-frost..first-frost+10'), { here, reference: () => here })).toBe(
+      'watch',
+    );
+  });
+});
+
 describe('a place with wet and dry seasons', () => {
   const year = { ...at(40).year, winterless: true, wet: { from: 151, to: 302 } };
   it('grows when the rains come and rests when they are over', () => {

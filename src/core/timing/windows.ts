@@ -180,7 +180,14 @@ export type Placed = Positions | 'always' | 'never' | 'watch';
 const LEAF_OUT_AFTER_START = 14;
 const LEAF_FALL_BEFORE_END = 10;
 
-/** Position of a turn in the plant's year; null where the library has no date for it. */
+/** Position of the mean last frost of spring or first one of autumn; null where nights stay mild all year. */
+function frostPosition(stage: 'last-frost' | 'first-frost', here: SeasonYear): number | null {
+  const { from, to } = frostFree(here);
+  if (from === 0 && to === DAYS_IN_YEAR - 1) return null;
+  return stage === 'last-frost' ? from - 1 : to + 1;
+}
+
+/** Position of a turn in the year; null where the library has no date for it. */
 function stagePosition({ stage, days }: StageDay, context: WindowContext): number | null {
   const { here, bloom } = context;
   switch (stage) {
@@ -188,6 +195,11 @@ function stagePosition({ stage, days }: StageDay, context: WindowContext): numbe
       return here.winterless ? null : here.growthStart + LEAF_OUT_AFTER_START + days;
     case 'leaf-fall':
       return here.winterless ? null : here.growthEnd - LEAF_FALL_BEFORE_END + days;
+    case 'last-frost':
+    case 'first-frost': {
+      const position = frostPosition(stage, here);
+      return position === null ? null : position + days;
+    }
     case 'bloom-start':
     case 'bloom-end': {
       const open = bloom ? positionsOf(bloom, context) : 'watch';

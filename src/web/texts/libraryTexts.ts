@@ -14,6 +14,8 @@ export const libraryTexts = {
   theFirstFlowers: 'the first flowers',
   theLastFlowers: 'the last flowers',
   leafFall: 'leaf fall',
+  lastFrost: 'the mean last frost',
+  firstFrost: 'the mean first frost',
   daysFromTurn: (days: number, turn: string) =>
     `${Math.abs(days)} days ${days > 0 ? 'after' : 'before'} ${turn}`,
   anyTime: 'any time',

@@ -46,6 +46,8 @@ const STAGE_WORDS: Readonly<Record<PlantStage, string>> = {
   'bloom-start': libraryTexts.theFirstFlowers,
   'bloom-end': libraryTexts.theLastFlowers,
   'leaf-fall': libraryTexts.leafFall,
+  'last-frost': libraryTexts.lastFrost,
+  'first-frost': libraryTexts.firstFrost,
 };
 
 function stageInWords({ stage, days }: StageDay): string {
