@@ -10,7 +10,9 @@ import type { PlantId } from '../core/schema/common.ts';
 import { GAINED_LATER, LOSS_PER_MINUTE } from '../core/questions/netValue.ts';
 import { createAlmanacs } from '../core/timing/almanac.ts';
 import { dayOf } from '../core/timing/calendar.ts';
+import { seeded } from '../core/util/random.ts';
 import { loadLibrary } from '../server/knowledge/loadLibrary.ts';
+import { perturbed } from './perturbedLibrary.ts';
 import { drawEnquirer, VOLUNTEERED, type SimulatedEnquirer } from './simulatedEnquirer.ts';
 
 /**
@@ -18,8 +20,11 @@ import { drawEnquirer, VOLUNTEERED, type SimulatedEnquirer } from './simulatedEn
  * ways to choose the next one are compared on the same enquirers, each asked on beyond what the product asks, so that
  * the questions can be counted that each needs for advice of the same loss.
  */
-const CASES = Number(process.argv[2] ?? 300);
-const SEED = Number(process.argv[3] ?? 20260613);
+const numbers = process.argv.slice(2).filter((one) => !one.startsWith('--'));
+const CASES = Number(numbers[0] ?? 300);
+const SEED = Number(numbers[1] ?? 20260613);
+/** Enquirers of a world whose frequencies are not quite those of the library. */
+const PERTURBED = process.argv.includes('--perturbed');
 const PATIENCE = 40;
 /** The way of the product. */
 const PRODUCT = 'value of the advice';
@@ -138,31 +143,64 @@ class Calibration {
   }
 }
 
+/** How often a cause that is at work leads, before the first question of the product and after its last. */
+const outcomes = { first: 0, end: 0, lost: 0 };
+
+function countOutcome(network: Network, thoughts: readonly Posterior[], hypothesis: number): void {
+  const inside = positionsIn(network, hypothesis);
+  if (inside.length === 0) return;
+  const leads = ({ ranking: [best] }: Posterior): boolean =>
+    best !== undefined && inside.includes(best);
+  const [first, end] = [thoughts[0], thoughts.at(-1)];
+  if (!first || !end) return;
+  outcomes.first += Number(leads(first));
+  outcomes.end += Number(leads(end));
+  outcomes.lost += Number(leads(first) && !leads(end));
+}
+
 /** Smaller probabilities are not shown to anyone. */
 const MIN_SHOWN = 0.005;
 
-const networks = HOSTS.map((host) => {
+const hosts = HOSTS.map((host) => {
   const id = [...library.plants.keys()].find((one): one is PlantId => one === host);
   if (id === undefined) throw new Error(`${host} is not in the library`);
-  const today = dayOf(2026, 7, 10);
-  return buildNetwork(library, id, { almanac, today, since: null, experience: new Map() });
+  return id;
 });
+const networksOf = (world: Compiled): readonly Network[] =>
+  hosts.map((host) => {
+    const today = dayOf(2026, 7, 10);
+    return buildNetwork(world, host, { almanac, today, since: null, experience: new Map() });
+  });
+const networks = networksOf(library);
+const drawWorld = seeded(SEED);
+let world = library;
+let trueNetworks = networks;
 /** For each strategy, all its enquirers. */
 const runs = new Map<string, (readonly Standing[])[]>();
 const calibration = new Calibration();
 for (let n = 0; n < CASES; n++) {
-  const network = networks[n % networks.length];
-  if (!network) continue;
-  const enquirer = drawEnquirer(library, network, SEED + n);
+  const at = n % networks.length;
+  if (PERTURBED && at === 0) {
+    world = perturbed(library, drawWorld);
+    trueNetworks = networksOf(world);
+  }
+  const [network, trueNetwork] = [networks[at], trueNetworks[at]];
+  if (!network || !trueNetwork) continue;
+  const enquirer = drawEnquirer(world, trueNetwork, SEED + n);
   for (const [name, choose] of Object.entries(STRATEGIES)) {
     calibration.begin();
+    const thoughts: Posterior[] = [];
     const standings = consultOne(
       network,
       enquirer,
       choose,
       name === PRODUCT ? 0 : LEAST_WORTH,
-      (posterior) => calibration.add(network, posterior, enquirer.truth.hypothesis),
+      (posterior) => {
+        calibration.add(network, posterior, enquirer.truth.hypothesis);
+        thoughts.push(posterior);
+      },
     );
+    if (name === PRODUCT) countOutcome(network, thoughts, enquirer.truth.hypothesis);
     runs.set(name, [...(runs.get(name) ?? []), standings]);
   }
 }
@@ -213,8 +251,14 @@ function print(name: string, sums: Sums | null): void {
   );
 }
 
+const share = (count: number): string => `${((100 * count) / CASES).toFixed(1)} %`;
 const product = stopping(runs.get(PRODUCT) ?? [], ({ worth }) => worth <= 0);
-console.log(`${CASES} simulated enquiries from seed ${SEED}`);
+console.log(
+  `${CASES} simulated enquiries from seed ${SEED}${PERTURBED ? ', their frequencies drawn anew' : ''}`,
+);
+console.log(
+  `of the product: truth first ${share(outcomes.first)} at once, ${share(outcomes.end)} when settled, lost by asking ${share(outcomes.lost)}`,
+);
 console.log(`${'questions chosen by'.padEnd(36)}  questions    seconds       loss  with time`);
 print(`${PRODUCT}, until settled`, product);
 for (const [name, standings] of runs) {
