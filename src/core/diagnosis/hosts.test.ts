@@ -1,6 +1,7 @@
 import { miniLibrary } from '../../test/miniLibrary.ts';
-import { circumstancesAt, findingId, plantId } from '../../test/setting.ts';
+import { circumstancesAt, day, findingId, plantId } from '../../test/setting.ts';
 import { buildNetwork, FIRST_SINGLE } from './network.ts';
+import { causesOfHosts, hostsOf, weighHosts } from './hosts.ts';
 import { likelihoodAt } from './likelihood.ts';
 import { posteriorOverHosts, weighAll } from './posterior.ts';
 import { rankQuestions } from '../questions/questions.ts';
@@ -118,3 +119,85 @@ it('keeps no season for what breeds on a plant that stands indoors', () => {
   expect(mouldIn).toBeGreaterThan(3 * glassIn);
   expect(mouldOut).toBeCloseTo(glassOut, 12);
 });
+
+it('takes every kind of the library for a plant that is not known, and no group', () => {
+  expect(hostsOf(library, null).map(({ plant }) => plant)).toEqual([
+    'fern',
+    'red-maple',
+    'silver-maple',
+  ]);
+  expect(hostsOf(library, plantId('fern'))).toEqual([{ plant: 'fern', probability: 1 }]);
+});
+
+it('lists the causes that some host takes, by how readily each takes them', () => {
+  const hosts = hostsOf(library, plantId('maple'));
+  const { causes, common } = causesOfHosts(library, hosts);
+  const rowOf = (plant: string) => common[hosts.findIndex((one) => one.plant === plant)];
+  const at = (id: string) => causes.findIndex((cause) => cause.id === id);
+  expect(causes.map(({ id }) => id).sort()).toEqual(['gall-mite', 'red-pest', 'tar-spot']);
+  // Occasional causes weigh 2, a very susceptible host twice that.
+  expect(rowOf('silver-maple')?.[at('gall-mite')]).toBe(4);
+  expect(rowOf('silver-maple')?.[at('tar-spot')]).toBe(2);
+  expect(rowOf('red-maple')?.[at('gall-mite')]).toBe(0);
+  expect(causesOfHosts(library, hostsOf(library, plantId('red-maple'))).causes).toHaveLength(2);
+});
+
+describe('a cause out of its season', () => {
+  const seasonal = miniLibrary(
+    [{ id: 'galls' }],
+    [{ id: 'rust', findings: { galls: 'often' }, extra: { seen: '05-01..06-01' } }],
+  );
+  const { almanac } = circumstancesAt(seasonal);
+  const model = causesOfHosts(seasonal, hostsOf(seasonal, plantId('fern')));
+  /** Factor on its weight on a day, for a trouble that began on another. */
+  const factor = (today: string, since: string | null = null): number => {
+    const when = { almanac, today: day(today), since: since === null ? null : day(since) };
+    const { weights } = weighHosts(model, { ...when, experience: new Map() });
+    return (weights[0]?.[0] ?? NaN) / 2;
+  };
+  const daysOut = (date: string): number =>
+    almanac.daysOutside(model.causes[0]?.seen ?? { kind: 'any' }, day(date)) ?? NaN;
+
+  it('is as likely as ever in it', () => {
+    expect(factor('2026-05-15')).toBe(1);
+  });
+
+  it('fades away with the days outside it, down to a bound', () => {
+    expect(daysOut('2026-06-20')).toBeGreaterThan(10);
+    expect(factor('2026-06-20')).toBeCloseTo(Math.exp(-daysOut('2026-06-20') / 30), 12);
+    expect(factor('2026-12-20')).toBe(0.12);
+  });
+
+  it('counts from when the trouble began, where that was nearer to it', () => {
+    expect(factor('2026-09-01', '2026-05-15')).toBe(1);
+    expect(factor('2026-05-15', '2026-01-15')).toBe(1);
+    expect(factor('2026-09-01', '2026-06-20')).toBeCloseTo(factor('2026-06-20'), 12);
+  });
+
+  it('is nearly ruled out where its season never comes', () => {
+    const never = miniLibrary(
+      [{ id: 'galls' }],
+      [{ id: 'rust', findings: { galls: 'often' }, extra: { seen: 'dd10 8000..9000' } }],
+    );
+    const { weights } = weighHosts(causesOfHosts(never, hostsOf(never, plantId('fern'))), {
+      ...circumstancesAt(never),
+    });
+    expect(weights[0]?.[0]).toBeCloseTo(0.2, 12);
+  });
+});
+
+it('multiplies the weights by what the clinic has seen', () => {
+  const model = causesOfHosts(library, hostsOf(library, plantId('red-maple')));
+  const [plain, seen] = [new Map(), new Map([[model.causes[0]?.id ?? never(), 30]])].map(
+    (experience) => weighHosts(model, { ...circumstancesAt(library), experience }),
+  );
+  model.causes.forEach((_, i) => {
+    const factor = seen?.learned[0]?.[i] ?? NaN;
+    expect(seen?.weights[0]?.[i]).toBeCloseTo((plain?.weights[0]?.[i] ?? NaN) * factor, 12);
+  });
+  expect(seen?.learned[0]?.[0]).toBeGreaterThan(1);
+});
+
+function never(): never {
+  throw new Error('the library has no cause');
+}

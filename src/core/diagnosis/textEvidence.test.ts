@@ -1,0 +1,69 @@
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { circumstancesAt, plantId } from '../../test/setting.ts';
+import { likelihoodAt } from './likelihood.ts';
+import { buildNetwork, firstPair, FIRST_SINGLE, NOT_IN_LIBRARY, NOTHING_WRONG } from './network.ts';
+import { weighWords } from './textEvidence.ts';
+
+const library = miniLibrary(
+  [{ id: 'sign' }],
+  ['rust', 'beetle'].map((id) => ({ id, findings: { sign: 'often' } })),
+  {
+    'care/c.yaml': [
+      {
+        id: 'care-prune',
+        name: 'How to prune',
+        hosts: { fern: 'usual' },
+        phrases: ['prune'],
+        say: 'You prune it in spring.',
+        steps: [{ text: 'Prune it in spring.', rung: 'hand' }],
+        source: 'practice',
+      },
+    ],
+  },
+);
+const network = buildNetwork(library, plantId('fern'), circumstancesAt(library));
+const at = (id: string): number => network.causes.findIndex((cause) => cause.id === id);
+const likeness = (values: Readonly<Record<string, number>>) => (id: string) => values[id] ?? 0;
+const factor = (
+  wording: ReturnType<typeof weighWords>[number] | undefined,
+  id: string,
+): number | undefined => wording?.factors[at(id)];
+
+it('moves nothing where no words are alike and nothing is asked', () => {
+  expect(weighWords(network, { similarity: () => 0, asks: false })).toEqual([]);
+});
+
+it('moves a cause by its likeness, a third of its weight, up to a bound', () => {
+  const [words, ...more] = weighWords(network, {
+    similarity: likeness({ rust: 2, beetle: 100, 'care-prune': -3 }),
+    asks: false,
+  });
+  expect(more).toEqual([]);
+  expect(words).toMatchObject({ finding: 'like-words', value: true, sure: 1 });
+  expect(factor(words, 'rust')).toBeCloseTo(Math.exp(0.6), 12);
+  expect(factor(words, 'beetle')).toBeCloseTo(Math.exp(4), 12);
+  expect(factor(words, 'care-prune')).toBe(1);
+  expect(words?.likelihood.support).toEqual([at('rust'), at('beetle')].sort((a, b) => a - b));
+});
+
+it('counts of two causes the one whose words are more alike', () => {
+  const [words] = weighWords(network, {
+    similarity: likeness({ rust: 2, beetle: 1 }),
+    asks: false,
+  });
+  if (!words) throw new Error('no wording');
+  const chance = (hypothesis: number) => likelihoodAt(network, words.likelihood, hypothesis);
+  expect([chance(NOTHING_WRONG), chance(NOT_IN_LIBRARY)]).toEqual([1, 1]);
+  expect(chance(FIRST_SINGLE + at('beetle'))).toBeCloseTo(Math.exp(0.3), 12);
+  const both = firstPair(network) + network.pairs.indexOf(at('rust'), at('beetle'));
+  expect(chance(both)).toBeCloseTo(Math.exp(0.6), 12);
+});
+
+it('speaks for the questions of care where the text only asks', () => {
+  const [asks] = weighWords(network, { similarity: () => 0, asks: true });
+  expect(asks?.finding).toBe('asks-only');
+  expect(factor(asks, 'care-prune')).toBe(15);
+  expect(factor(asks, 'rust')).toBe(1);
+  const [, more] = weighWords(network, { similarity: likeness({ 'care-prune': 2 }), asks: true });
+  expect(factor(more, 'care-prune')).toBeCloseTo(15 * Math.exp(0.6), 10);
+});
