@@ -9,7 +9,7 @@ import type { WindowRule } from '../schema/window.ts';
 import { addDays, type Day } from '../timing/calendar.ts';
 import { daysUntil, type WindowState } from '../timing/windows.ts';
 import { hiddenBy } from './approach.ts';
-import { gatherCandidates, suspectsOf } from './candidates.ts';
+import { expectedGain, gatherCandidates, suspectsOf } from './candidates.ts';
 import { chooseSteps, type Chosen } from './choose.ts';
 import type { AdviceContext } from './context.ts';
 import { judge, type AssessedTreatment } from './safetyJudge.ts';
@@ -190,6 +190,16 @@ function sift(judged: readonly AssessedTreatment[], context: AdviceContext) {
   return { allowed, hidden };
 }
 
+/**
+ * Products that wait for a surer cause and could not be used yet: whether it is time does not hang on how sure it is.
+ */
+function toCome(judged: readonly AssessedTreatment[], today: Day): readonly Chosen[] {
+  return judged
+    .filter(({ forbidden }) => forbidden?.code === 'cause-unsure')
+    .filter(({ candidate }) => (daysUntil(candidate.state, today) ?? 0) > 0)
+    .map((one) => ({ ...one, gain: expectedGain(one.candidate, new Map()) }));
+}
+
 /** Rungs at the ends of the ladder: waiting that another cause would allow says nothing, and no plant is removed on a lesser suspicion. */
 const OF_LEAD_ALONE: readonly Rung[] = ['leave', 'replace'];
 
@@ -219,7 +229,8 @@ export function planAdvice(
   const judged = gatherCandidates(library, suspects, context).map((one) => judge(one, context));
   const { allowed, hidden } = sift(judged, context);
   const chosen = chooseSteps(withoutLesserEnds(allowed, lead), today, lead?.cause.id ?? null);
-  const verdict = verdictOf(lead, chosen, context);
+  const considered = chosen.length === 0 ? [] : [...chosen, ...toCome(judged, today)];
+  const verdict = verdictOf(lead, considered, context);
   const known = namedCauses(network, posterior);
   const named = verdict === 'find-out' ? known.slice(0, 1) : known;
   const missing = lead && isCareTopic(lead.cause) ? ASK_AGAIN : FIND_OUT;
@@ -232,7 +243,7 @@ export function planAdvice(
   ];
   return {
     verdict,
-    headline: headlineOf(verdict, lead, named, chosen, context),
+    headline: headlineOf(verdict, lead, named, considered, context),
     steps,
     cautions: planCautions(context, lead, named, chosen),
     refer: distinct(chosen.flatMap(({ referTo }) => referTo)),

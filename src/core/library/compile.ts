@@ -120,7 +120,10 @@ export function compileLibrary(library: Library): Compiled {
   const implied = impliedBy(findings);
   const taxonomy = buildTaxonomy(library.plants);
   const classes = compileClasses(withFruitNames(library, taxonomy));
-  const strengths = new Map(allCauses.map((cause) => [cause.id, strengthsOf(cause, implied)]));
+  const isContext = (id: FindingId): boolean => findings.get(id)?.kind === 'context';
+  const strengths = new Map(
+    allCauses.map((cause) => [cause.id, strengthsOf(cause, implied, isContext)]),
+  );
   const treatments = byId<TreatmentId, Treatment>([
     ...library.treatments,
     ...library.careTopics.flatMap(careTreatments),
