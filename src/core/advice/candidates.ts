@@ -3,13 +3,8 @@ import type { Compiled } from '../library/compile.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import { BURDEN, EFFECT, HARM, RISK } from '../schema/scale.ts';
-import {
-  isSeasonless,
-  suits,
-  type Cause,
-  type Harm,
-  type TreatmentOption,
-} from '../schema/cause.ts';
+import { isSeasonless, type Cause, type Harm, type TreatmentOption } from '../schema/cause.ts';
+import { suits } from '../schema/kinds.ts';
 import type { Treatment } from '../schema/treatment.ts';
 import type { WindowRule } from '../schema/window.ts';
 import type { WindowState } from '../timing/windows.ts';

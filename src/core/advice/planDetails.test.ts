@@ -245,3 +245,40 @@ it('names each person to call once', () => {
   ]);
   expect(advise(library, { kinds: [plantId('fern')] }).refer).toEqual(['arborist']);
 });
+
+describe('a product that waits for a surer cause', () => {
+  const spray = treatmentEntry('spray', { rung: 'conventional', classes: ['insecticide'] });
+  const doubtful = (when: string) =>
+    advise(
+      miniLibrary(
+        [{ id: 'sign', extra: { background: 'common' } }],
+        ['pest', 'blight', 'rot', 'mildew'].map((id, n) => ({
+          id,
+          findings: { sign: 'usual' },
+          extra: {
+            category: n === 0 ? 'insect' : 'fungus',
+            common: n === 0 ? 'common' : 'occasional',
+            treatments:
+              n === 0
+                ? [
+                    { use: 'spray', effect: 'strong', when },
+                    { use: 'pick', effect: 'slight' },
+                  ]
+                : [],
+          },
+        })),
+        { 'treatments/t.yaml': [spray, pick] },
+      ),
+    );
+
+  it('says that it is too late, though it is not in the plan yet', () => {
+    const advice = doubtful('04-25..05-20');
+    expect(ids(advice)).toEqual(['pick']);
+    expect(advice.verdict).toBe('too-late');
+    expect(advice.headline).toMatchObject({ then: { code: 'too-late' } });
+  });
+
+  it('does not hold up what can be done where it could be used now', () => {
+    expect(doubtful('06-01..07-20').verdict).toBe('act-now');
+  });
+});

@@ -1,5 +1,6 @@
 import type { Hosting } from '../knowledge/hosting.ts';
-import { isSeasonless, suits } from '../schema/cause.ts';
+import { isSeasonless } from '../schema/cause.ts';
+import { suits } from '../schema/kinds.ts';
 import type { CauseId, PlantId } from '../schema/common.ts';
 import type { Library } from '../schema/library.ts';
 import type { Traits } from '../schema/plant.ts';

@@ -2,6 +2,7 @@ import { entryAt, numberAt } from '../util/entryAt.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Finding } from '../schema/finding.ts';
 import type { FindingId, PlantId } from '../schema/common.ts';
+import { suits } from '../schema/kinds.ts';
 import { tabulate } from '../util/maths.ts';
 import { reliabilityOf, reportLikelihood, type Report } from '../diagnosis/evidence.ts';
 import type { Network } from '../diagnosis/network.ts';
@@ -229,10 +230,11 @@ export function candidateQuestions(
   const [questions, samples]: [CandidateQuestion[], CandidateQuestion[]] = [[], []];
   const drafted = new Set<string>();
   const shown = shownByLikely(library, network, list);
+  const hosts = network.hosts.map(({ plant }) => library.taxonomy.lineage(plant));
   for (const id of network.findingIds) {
     if (!shown.has(id) || known.has(id)) continue;
     const finding = library.findings.get(id);
-    if (!finding?.askable) continue;
+    if (!finding?.askable || !hosts.some((kinds) => suits(finding, kinds))) continue;
     const inLaboratory = finding.needs === 'lab';
     const asked = finding.group ?? id;
     // Whoever cannot tell can still send a sample.

@@ -172,3 +172,27 @@ it('puts the most telling of those worth asking first, and behind them the other
     others.map(({ netValue }) => netValue).sort((a, b) => b - a),
   );
 });
+
+describe('a question for some kinds of plant', () => {
+  const causes = [
+    cause('a', 'water', { shared: 'always', decides: 'always' }),
+    cause('b', 'prune', { shared: 'always' }),
+  ];
+  const asked = (limits: Record<string, unknown>): readonly string[] =>
+    ask(
+      FINDINGS.map((one) =>
+        one.id === 'decides' ? { ...one, extra: { ...one.extra, ...limits } } : one,
+      ),
+      causes,
+      [seen('shared')],
+      [],
+      { 'plants/b.yaml': [{ id: 'moss', name: 'Moss', source: 'judgement' }] },
+    ).map(({ finding }) => finding);
+
+  it('is asked of these alone', () => {
+    expect(asked({})).toContain('decides');
+    expect(asked({ only: ['fern'] })).toContain('decides');
+    expect(asked({ only: ['moss'] })).not.toContain('decides');
+    expect(asked({ except: ['fern'] })).not.toContain('decides');
+  });
+});

@@ -9,6 +9,7 @@ import {
   wordOf,
   type PlantId,
 } from './common.ts';
+import { forKinds } from './kinds.ts';
 import { RUNGS } from './treatment.ts';
 import { windowSchema } from './window.ts';
 
@@ -53,13 +54,6 @@ export const harmSchema = z.strictObject({
   /** How fast the harm grows if nothing is done. */
   pace: z.enum(['days', 'weeks', 'months', 'years', 'none']).default('none'),
 });
-
-const forKinds = {
-  /** Kinds of plant it is for; for all hosts where absent. */
-  only: z.array(plantIdSchema).min(1).optional(),
-  /** Kinds of plant it is not for. */
-  except: z.array(plantIdSchema).min(1).optional(),
-};
 
 /** One treatment of a cause: how well it works, when, and how to say it for this cause. */
 export const optionSchema = z.strictObject({
@@ -154,10 +148,4 @@ export type Harm = z.infer<typeof harmSchema>;
 export function whyLeft({ leave, leaveOn }: Cause, kinds: readonly PlantId[]): string | null {
   if (leave !== undefined) return leave;
   return leaveOn?.plants.some((one) => kinds.includes(one)) === true ? leaveOn.why : null;
-}
-
-/** Whether an option is for a plant, given with all groups above it; none for an unknown plant, which gets what all plants get. */
-export function suits({ only, except }: TreatmentOption, kinds: readonly PlantId[]): boolean {
-  const isAmong = (list: readonly PlantId[]): boolean => list.some((one) => kinds.includes(one));
-  return (only === undefined || isAmong(only)) && !isAmong(except ?? []);
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { BACKGROUND } from './scale.ts';
 import { findingIdSchema, idSchema, sourceRefSchema, wordOf } from './common.ts';
+import { forKinds } from './kinds.ts';
 import { plateSchema } from './plate.ts';
 
 export const PARTS = [
@@ -39,8 +40,9 @@ export const findingSchema = z.strictObject({
   group: idSchema.optional(),
   /** Enquirers mention it unasked when it is there, so silence counts a little against it. */
   noticeable: z.boolean().default(false),
-  /** May be put as a question. */
+  /** May be put as a question, and of which kinds of plant. */
   askable: z.boolean().default(true),
+  ...forKinds,
   /** Asked for the sake of safe advice, so no cause needs to show it. */
   forAdvice: z.boolean().default(false),
   /** Ways people say it, in the phrase language of language/phrase.ts. */
