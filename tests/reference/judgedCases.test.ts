@@ -8,12 +8,13 @@ const answer = openConsultant();
 
 /** Enquiries of which the verdict fits the timing, and whose advice names all that it should, when last worked on. */
 const FITTING = [
-  { file: 'clinic', timing: 57, mentions: 60 },
+  { file: 'clinic', timing: 58, mentions: 60 },
   { file: 'county', timing: 92, mentions: 98 },
-  { file: 'garden', timing: 70, mentions: 78 },
+  // Two of the enquiries are judged to call for an act now, and to be told to wait for new growth.
+  { file: 'garden', timing: 69, mentions: 78 },
   { file: 'long', timing: 27, mentions: 29 },
   { file: 'spoken', timing: 24, mentions: 27 },
-  { file: 'spoken2', timing: 19, mentions: 23 },
+  { file: 'spoken2', timing: 20, mentions: 23 },
 ] as const;
 
 describe.each(FITTING)('$file', ({ file, timing, mentions }) => {

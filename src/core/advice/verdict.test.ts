@@ -126,7 +126,8 @@ describe('when a cause is treated', () => {
     ['no window comes', [step(NEVER)], 'too-late'],
     ['a minor step comes first', [later(10, 0.3), later(200, 1)], 'too-late'],
     ['a step nearly as good comes first', [later(200, 1), later(10, 0.4)], 'wait'],
-    ['watching would do most', [doing(0.9, ALWAYS, 'leave'), doing(0.6, soon)], 'wait'],
+    ['watching does most', [doing(0.9, ALWAYS, 'leave'), doing(0.6, ALWAYS)], 'leave'],
+    ['watching does as much', [doing(0.6, ALWAYS, 'leave'), doing(0.6, soon)], 'wait'],
     [
       'nothing is against the cause itself',
       [step(soon, 1, {}, causeWith({ id: 'other' })), step(ALWAYS, 1, {}, CARE)],

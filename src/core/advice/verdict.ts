@@ -94,29 +94,35 @@ const AIMED = 0.5;
 /** Rungs that better the conditions of the plant, or give it up: harmless whatever it is, and no answer to the cause. */
 const BESIDE: readonly Rung[] = ['conditions', 'replace'];
 
+const effectOn = ({ candidate: { targets } }: Chosen, { cause }: Lead): number =>
+  targets.find(({ suspect }) => suspect.cause.id === cause.id)?.effect ?? 0;
+
+const mostEffect = (steps: readonly Chosen[], lead: Lead): number =>
+  Math.max(0, ...steps.map((step) => effectOn(step, lead)));
+
 /**
  * The steps that the verdict hangs on: those that do most against the cause, and lesser ones that are aimed at it. All
  * where none is against it.
  */
-function mainSteps(steps: readonly Chosen[], { cause }: Lead): readonly Chosen[] {
-  const effectOn = ({ candidate: { targets } }: Chosen): number =>
-    targets.find(({ suspect }) => suspect.cause.id === cause.id)?.effect ?? 0;
-  const most = Math.max(0, ...steps.map(effectOn));
+function mainSteps(steps: readonly Chosen[], lead: Lead): readonly Chosen[] {
+  const most = mostEffect(steps, lead);
   if (most === 0) return steps;
   return steps.filter((step) => {
     const aimed = !BESIDE.includes(step.candidate.treatment.rung);
-    return effectOn(step) >= (aimed ? AIMED : MAIN) * most;
+    return effectOn(step, lead) >= (aimed ? AIMED : MAIN) * most;
   });
 }
 
-/** To wait and watch is nothing done: where there is nothing else the cause is left. */
+/** To wait and watch is nothing done: where it does most against the cause, or nothing else does anything, the cause is left. */
 function whenTreatable(
   lead: Lead,
   all: readonly Chosen[],
   today: Day,
 ): 'leave' | 'act-now' | 'wait' | 'too-late' {
-  const steps = all.filter(({ candidate }) => candidate.treatment.rung !== 'leave');
+  const watches = ({ candidate }: Chosen): boolean => candidate.treatment.rung === 'leave';
+  const steps = all.filter((step) => !watches(step));
   if (steps.length === 0) return 'leave';
+  if (mostEffect(all.filter(watches), lead) > mostEffect(steps, lead)) return 'leave';
   const main = mainSteps(steps, lead);
   if (main.some(({ candidate }) => daysUntil(candidate.state, today) === 0)) return 'act-now';
   const wait = nextOf(main, today);
