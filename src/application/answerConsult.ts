@@ -13,6 +13,7 @@ import { PLANT_QUESTION } from '../core/questions/candidates.ts';
 import {
   REQUEST_PSEUDO_FINDING,
   TEXT_SIMILARITY_PSEUDO_FINDING,
+  TROUBLE_PSEUDO_FINDING,
 } from '../core/diagnosis/textEvidence.ts';
 import type { Argument } from '../core/diagnosis/explain.ts';
 import type { Experience } from '../core/diagnosis/learning.ts';
@@ -34,7 +35,12 @@ import {
 } from '../wording/advice.ts';
 import { answerText } from '../wording/answers.ts';
 import { amountText, measureDoubtText } from '../wording/amounts.ts';
-import { deniedLabel, REQUEST_LABEL, TEXT_SIMILARITY_LABEL } from '../wording/evidence.ts';
+import {
+  deniedLabel,
+  REQUEST_LABEL,
+  TEXT_SIMILARITY_LABEL,
+  TROUBLE_LABEL,
+} from '../wording/evidence.ts';
 import { conflictText, plantQuestion, stoppingText } from '../wording/questions.ts';
 import {
   consultRequestSchema,
@@ -174,6 +180,7 @@ function describePlants(
 function labelOf(library: Compiled, id: FindingId): string {
   if (id === TEXT_SIMILARITY_PSEUDO_FINDING) return TEXT_SIMILARITY_LABEL;
   if (id === REQUEST_PSEUDO_FINDING) return REQUEST_LABEL;
+  if (id === TROUBLE_PSEUDO_FINDING) return TROUBLE_LABEL;
   return library.findings.get(id)?.label ?? id;
 }
 

@@ -1,9 +1,10 @@
 import type { Answered, Reply } from '../core/advice/answers.ts';
+import type { Step } from '../core/advice/plan.ts';
 import type { Act } from '../core/language/requests.ts';
 import type { HARM } from '../core/schema/scale.ts';
 import type { Harm } from '../core/schema/cause.ts';
 import type { Day } from '../core/timing/calendar.ts';
-import { likelihoodWords, notDoingText, stepText, whenText } from './advice.ts';
+import { cautionText, likelihoodWords, notDoingText, stepText, whenText } from './advice.ts';
 import { midSentence } from './midSentence.ts';
 
 type Fixed = Extract<Reply, { readonly code: `${string}-${string}` | 'poisonous' }>['code'];
@@ -63,16 +64,24 @@ function harmText(worst: keyof typeof HARM, pace: Harm['pace']): string {
 const list = (names: readonly string[]): string =>
   names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} or ${names.at(-1) ?? ''}`;
 
+const datedSteps = (steps: readonly Step[], today: Day): string =>
+  steps
+    .map(({ text, when }) => {
+      const on = whenText(when.state, today);
+      return on === 'now' ? stepText(text) : `${stepText(text)} (${on})`;
+    })
+    .join(' ');
+
 function stepsText({ opening, steps }: Extract<Reply, { code: 'steps' }>, today: Day): string {
-  const said = steps.map(({ text, when }) => {
-    const on = whenText(when.state, today);
-    return on === 'now' ? stepText(text) : `${stepText(text)} (${on})`;
-  });
   const isOpen = steps.some(
     ({ when }) => when.state.kind !== 'opens' && when.state.kind !== 'never',
   );
   const answer = !isOpen ? 'Not now, but so: ' : opening === 'yes' ? 'Yes. ' : '';
-  return `${answer}${said.join(' ')}`;
+  return `${answer}${datedSteps(steps, today)}`;
+}
+
+function careText({ say, steps, cautions }: Extract<Reply, { code: 'care' }>, today: Day): string {
+  return [say, datedSteps(steps, today), ...cautions.map(cautionText)].filter(Boolean).join(' ');
 }
 
 function theoryText(cause: string, probability: number): string {
@@ -100,6 +109,8 @@ function replyText(reply: Reply, today: Day): string {
       return harmText(reply.worst, reply.pace);
     case 'steps':
       return stepsText(reply, today);
+    case 'care':
+      return careText(reply, today);
     case 'no':
       return `No: ${midSentence(reply.text)}. ${notDoingText(reply.why)}`;
     case 'no-need':

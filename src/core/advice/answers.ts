@@ -9,7 +9,7 @@ import { hiddenBy } from './approach.ts';
 import type { AssessedTreatment } from './safetyJudge.ts';
 import type { Advice, Step } from './plan.ts';
 import type { AdviceContext } from './context.ts';
-import type { NotDoingReason } from './messages.ts';
+import type { Caution, NotDoingReason } from './messages.ts';
 import { isPesticide } from './safetyRules.ts';
 import type { Lead } from './verdict.ts';
 
@@ -30,6 +30,13 @@ export type Reply =
       readonly code: 'steps';
       readonly opening: 'yes' | 'none';
       readonly steps: readonly Step[];
+    }
+  /** A question of care beside a trouble: what the library says of it, with its steps. */
+  | {
+      readonly code: 'care';
+      readonly say: string;
+      readonly steps: readonly Step[];
+      readonly cautions: readonly Caution[];
     }
   | { readonly code: 'no'; readonly text: string; readonly why: NotDoingReason }
   /** Nothing that helps against the cause calls for it. */
@@ -296,6 +303,37 @@ function replyTo(request: Request, about: Answerable): Reply | null {
     case 'replace':
       return replace(about);
   }
+}
+
+/** "May I" asks for leave to do what the plan does, or refuses; "when" and "how" ask for the care of the plant. */
+function isOfPlan(reply: Reply | null, { kind, act }: Request): boolean {
+  if (kind !== 'may-do' && kind !== 'what-product') return false;
+  if (reply?.code === 'no') return true;
+  return reply?.code === 'steps' && act !== null && reply.steps.some((step) => doesWork(step, act));
+}
+
+/** The question of care speaks of the work that is asked about, where one is named. */
+function isAskedOf({ lead, advice }: Answerable, act: Act | null): boolean {
+  if (act === null) return true;
+  return [lead?.cause.name ?? '', ...advice.steps.map(textOf)].some((text) =>
+    SPEAKS_OF[act].test(text),
+  );
+}
+
+/**
+ * The answer to a request beside a trouble, where a question of care was heard in its words: `care` is the advice on
+ * that question. Null where it does not speak of the work that is asked about, or the plan against the trouble does or
+ * refuses it.
+ */
+export function careReply(request: Request, plan: Answerable, care: Answerable): Reply | null {
+  if (!care.lead || request.kind === 'theory' || !isAskedOf(care, request.act)) return null;
+  if (isOfPlan(replyTo(request, plan), request)) return null;
+  return {
+    code: 'care',
+    say: care.lead.cause.say,
+    steps: doable(care).slice(0, MAX_STEPS),
+    cautions: care.advice.cautions,
+  };
 }
 
 /**

@@ -1,5 +1,11 @@
 import { numberAt } from '../util/entryAt.ts';
-import { answerRequests, type Answered, type PossibleCause } from '../advice/answers.ts';
+import {
+  answerRequests,
+  careReply,
+  type Answerable,
+  type Answered,
+  type PossibleCause,
+} from '../advice/answers.ts';
 import { gatherCandidates, harmPoints } from '../advice/candidates.ts';
 import type { AdviceContext } from '../advice/context.ts';
 import type { Advice } from '../advice/plan.ts';
@@ -8,15 +14,27 @@ import { leadOf, type Lead } from '../advice/verdict.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Request } from '../language/requests.ts';
+import { overlaps, type Span } from '../language/tokens.ts';
 import type { Compiled } from '../library/compile.ts';
 
-interface About {
-  readonly library: Compiled;
-  readonly network: Network;
+/** A reading of the enquiry with the advice on it. */
+export interface Reading {
   readonly posterior: Posterior;
   readonly advice: Advice;
+}
+
+interface About extends Reading {
+  readonly library: Compiled;
+  readonly network: Network;
   readonly context: AdviceContext;
   readonly words: string;
+  /** The question of care that was heard beside a trouble; null without one. */
+  readonly care: CareBeside | null;
+}
+
+/** A question of care beside a trouble, with the words in which it was heard. */
+export interface CareBeside extends Reading {
+  readonly spans: readonly Span[];
 }
 
 function optionsAgainst(
@@ -37,19 +55,31 @@ function possibleCauses({ causes }: Network, posterior: Posterior): readonly Pos
   });
 }
 
-/** An answer of its own to each request, see {@link answerRequests}; empty where nothing is asked. */
-export function answersTo(
-  requests: readonly Request[],
-  { library, network, posterior, advice, context, words }: About,
-): readonly Answered[] {
-  if (requests.length === 0) return [];
+function answerableFrom(
+  { library, network, context, words }: Omit<About, 'care'>,
+  { posterior, advice }: Reading,
+): Answerable {
   const lead = leadOf(network, posterior);
-  return answerRequests(requests, {
+  return {
     advice,
     lead,
     ranked: possibleCauses(network, posterior),
     context,
     options: optionsAgainst(library, lead, context),
     words,
+  };
+}
+
+/** An answer of its own to each request, see {@link answerRequests}; empty where nothing is asked. */
+export function answersTo(requests: readonly Request[], about: About): readonly Answered[] {
+  if (requests.length === 0) return [];
+  const plan = answerableFrom(about, about);
+  const { care } = about;
+  const asked = care ? answerableFrom(about, care) : null;
+  const isOfCare = ({ span }: Request): boolean =>
+    care?.spans.some((one) => overlaps(one, span)) === true;
+  return requests.flatMap((request): readonly Answered[] => {
+    const reply = asked && isOfCare(request) ? careReply(request, plan, asked) : null;
+    return reply ? [{ request, reply }] : answerRequests([request], plan);
   });
 }

@@ -21,13 +21,15 @@ import { applyStoppingRule, stopsAtRequest, type StoppingDecision } from '../que
 import { isRelevant } from '../diagnosis/weigh.ts';
 import { memoize } from '../util/memoize.ts';
 import { answersTo } from './answersTo.ts';
+import { careBeside } from './careBeside.ts';
+import { isAsking } from '../knowledge/careTopics.ts';
 import { makeLanguageContext } from '../library/languageContext.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 import { extract, type Extracted, type ExtractedFinding } from '../language/extract.ts';
 import type { Request, RequestKind } from '../language/requests.ts';
-import type { Token } from '../language/tokens.ts';
+import { overlaps, type Token } from '../language/tokens.ts';
 import { similarityToCauses } from '../language/textSimilarity.ts';
 import { oddAmounts, saidAmounts, type OddAmount, type SaidAmount } from '../language/amounts.ts';
 import { mixedUpLengths, oddLengths, type SaidLength } from '../language/measures.ts';
@@ -268,9 +270,11 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     extracted.asks &&
     !asksOfTrouble(extracted.requests) &&
     !answers.some((one) => affirmsTrouble(library, one));
+  const tells = !onlyAsks && tellsOfTrouble(library, reports, extracted);
   const weighing = weighAll(library, network, reports, mentionProbability(countWords(words)), {
     similarity: similarityToCauses(library.descriptions(), wordsStanding(extracted, answers)),
     asks: onlyAsks,
+    tells,
   });
   const { posterior, evidence } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
@@ -310,7 +314,15 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     counterfactuals: counterfactualsOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),
     advice,
-    answers: answersTo(extracted.requests, { library, network, posterior, advice, context, words }),
+    answers: answersTo(extracted.requests, {
+      library,
+      network,
+      posterior,
+      advice,
+      context,
+      words,
+      care: tells ? careBeside(library, network, extracted, context) : null,
+    }),
   };
 }
 
@@ -319,6 +331,31 @@ const OF_TROUBLE: ReadonlySet<RequestKind> = new Set(['theory', 'identify', 'is-
 /** All that is asked is what it is, or whether it matters: something is there that was not understood. */
 const asksOfTrouble = (requests: readonly Request[]): boolean =>
   requests.length > 0 && requests.every(({ kind }) => OF_TROUBLE.has(kind));
+
+/** Below this a report is too doubtful to say that something is wrong. */
+const SURELY_TOLD = 0.5;
+
+/**
+ * Something is reported on the plant: not what happened around it, and not in the words of a question of care, such as
+ * the grubs of "when do I treat for grubs".
+ */
+function tellsOfTrouble(
+  library: Compiled,
+  reports: readonly Report[],
+  { findings, requests }: Extracted,
+): boolean {
+  const asking = [
+    ...requests.filter(({ kind }) => !OF_TROUBLE.has(kind)).map(({ span }) => span),
+    ...findings.filter(({ finding }) => isAsking(finding)).map(({ span }) => span),
+  ];
+  const heard = new Map(findings.map(({ finding, span }) => [finding, span]));
+  return reports.some(({ finding, value, sure }) => {
+    const about = library.findings.get(finding);
+    if (!value || sure < SURELY_TOLD || !about || about.kind === 'context') return false;
+    const span = heard.get(finding);
+    return span === undefined || !asking.some((one) => overlaps(span, one));
+  });
+}
 
 /** After a request alone an answer brings a trouble into it only when it says that something is seen on the plant. */
 function affirmsTrouble(library: Compiled, answer: Answer): boolean {

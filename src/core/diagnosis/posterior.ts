@@ -13,7 +13,7 @@ import {
 } from './network.ts';
 import { nonMentionOf, unmentioned } from './nonMention.ts';
 import { weighReports, type Weighed } from './weigh.ts';
-import { weighWords, type Wording, type Words } from './textEvidence.ts';
+import { TROUBLE_PSEUDO_FINDING, weighWords, type Wording, type Words } from './textEvidence.ts';
 
 /** The outcome of weighing. */
 export interface Posterior {
@@ -90,7 +90,7 @@ export interface Weighing {
   readonly wording: readonly Weighed[];
 }
 
-const NO_WORDS: Words = { similarity: () => 0, asks: false };
+const NO_WORDS: Words = { similarity: () => 0, asks: false, tells: false };
 
 function productOf([first, ...others]: readonly Wording[]): Float64Array | undefined {
   return others.reduce(
@@ -119,7 +119,8 @@ export function weighAll(
       ? unmentioned(library, network, sure).map((node) => nonMentionOf(node, silence))
       : [];
   const wording = weighWords(network, words);
-  const likelihoods = [...evidence.map(({ likelihood }) => likelihood), ...silences];
+  const told = wording.filter(({ finding }) => finding === TROUBLE_PSEUDO_FINDING);
+  const likelihoods = [...[...evidence, ...told].map(({ likelihood }) => likelihood), ...silences];
   const logScale = multiplyAll(weights, network, likelihoods, productOf(wording));
   return { posterior: posteriorFrom(network, weights, logScale), evidence, wording };
 }

@@ -2,6 +2,7 @@ import { miniLibrary } from '../../test/miniLibrary.ts';
 import { circumstancesAt, plantId } from '../../test/setting.ts';
 import { likelihoodAt } from './likelihood.ts';
 import { buildNetwork, firstPair, FIRST_SINGLE, NOT_IN_LIBRARY, NOTHING_WRONG } from './network.ts';
+import { weighAll } from './posterior.ts';
 import { weighWords } from './textEvidence.ts';
 
 const library = miniLibrary(
@@ -30,13 +31,14 @@ const factor = (
 ): number | undefined => wording?.factors[at(id)];
 
 it('moves nothing where no words are alike and nothing is asked', () => {
-  expect(weighWords(network, { similarity: () => 0, asks: false })).toEqual([]);
+  expect(weighWords(network, { similarity: () => 0, asks: false, tells: false })).toEqual([]);
 });
 
 it('moves a cause by its likeness, a third of its weight, up to a bound', () => {
   const [words, ...more] = weighWords(network, {
     similarity: likeness({ rust: 2, beetle: 100, 'care-prune': -3 }),
     asks: false,
+    tells: false,
   });
   expect(more).toEqual([]);
   expect(words).toMatchObject({ finding: 'like-words', value: true, sure: 1 });
@@ -50,6 +52,7 @@ it('counts of two causes the one whose words are more alike', () => {
   const [words] = weighWords(network, {
     similarity: likeness({ rust: 2, beetle: 1 }),
     asks: false,
+    tells: false,
   });
   if (!words) throw new Error('no wording');
   const chance = (hypothesis: number) => likelihoodAt(network, words.likelihood, hypothesis);
@@ -60,10 +63,40 @@ it('counts of two causes the one whose words are more alike', () => {
 });
 
 it('speaks for the questions of care where the text only asks', () => {
-  const [asks] = weighWords(network, { similarity: () => 0, asks: true });
+  const [asks] = weighWords(network, { similarity: () => 0, asks: true, tells: false });
   expect(asks?.finding).toBe('asks-only');
   expect(factor(asks, 'care-prune')).toBe(15);
   expect(factor(asks, 'rust')).toBe(1);
-  const [, more] = weighWords(network, { similarity: likeness({ 'care-prune': 2 }), asks: true });
+  const [, more] = weighWords(network, {
+    similarity: likeness({ 'care-prune': 2 }),
+    asks: true,
+    tells: false,
+  });
   expect(factor(more, 'care-prune')).toBeCloseTo(15 * Math.exp(0.6), 10);
+});
+
+it('speaks against every question of care, also beside a trouble, where a trouble is told', () => {
+  const [told, ...more] = weighWords(network, { similarity: () => 0, asks: false, tells: true });
+  if (!told) throw new Error('no wording');
+  expect(more).toEqual([]);
+  expect(told).toMatchObject({ finding: 'tells-trouble', value: true });
+  const chance = (hypothesis: number) => likelihoodAt(network, told.likelihood, hypothesis);
+  expect(chance(FIRST_SINGLE + at('care-prune'))).toBe(0.001);
+  expect([NOTHING_WRONG, NOT_IN_LIBRARY, FIRST_SINGLE + at('rust')].map(chance)).toEqual([1, 1, 1]);
+  const pair = (a: string, b: string) =>
+    chance(firstPair(network) + network.pairs.indexOf(at(a), at(b)));
+  expect(pair('rust', 'care-prune')).toBe(0.001);
+  expect(pair('rust', 'beetle')).toBe(1);
+  const { posterior } = weighAll(library, network, [], 0, {
+    similarity: () => 0,
+    asks: false,
+    tells: true,
+  });
+  expect(posterior.causes[at('care-prune')]).toBeLessThan(0.001);
+});
+
+it('finds nothing to speak against on a plant without questions of care', () => {
+  const plain = miniLibrary([{ id: 'sign' }], [{ id: 'rust', findings: { sign: 'often' } }]);
+  const alone = buildNetwork(plain, plantId('fern'), circumstancesAt(plain));
+  expect(weighWords(alone, { similarity: () => 0, asks: false, tells: true })).toEqual([]);
 });

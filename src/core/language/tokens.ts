@@ -6,6 +6,9 @@ export interface Span {
   readonly end: number;
 }
 
+/** Whether two stretches of one text have a character in common. */
+export const overlaps = (a: Span, b: Span): boolean => a.start < b.end && b.start < a.end;
+
 /** One word of the text. */
 export interface Token extends Span {
   readonly word: string;
