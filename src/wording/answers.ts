@@ -84,10 +84,15 @@ function careText({ say, steps, cautions }: Extract<Reply, { code: 'care' }>, to
   return [say, datedSteps(steps, today), ...cautions.map(cautionText)].filter(Boolean).join(' ');
 }
 
-function theoryText(cause: string, probability: number): string {
+function theoryText({
+  cause,
+  probability,
+  leads,
+}: Extract<Reply, { readonly code: 'theory' }>): string {
   const share = `${Math.round(probability * 100)} %`;
   if (probability >= 0.4)
     return `${likelihoodWords(probability)} yes: ${midSentence(cause)} (${share}).`;
+  if (leads) return `It may be: ${midSentence(cause)} is the likeliest so far (${share}).`;
   if (probability >= 0.1)
     return `It may be: ${midSentence(cause)} is possible, but not the likeliest (${share}).`;
   return `Unlikely: too little of what was said speaks for ${midSentence(cause)}.`;
@@ -118,7 +123,7 @@ function replyText(reply: Reply, today: Day): string {
     case 'not-first':
       return `Not first: the plan does without. Where it does not hold: ${list(reply.treatments.map(midSentence))}; the label and local rules decide.`;
     case 'theory':
-      return theoryText(reply.cause, reply.probability);
+      return theoryText(reply);
     default:
       return REPLIES[reply.code];
   }

@@ -43,7 +43,13 @@ export type Reply =
   | { readonly code: 'no-need'; readonly act: Act; readonly cause: string }
   /** It helps against the cause, but the plan does without it; names of the treatments. */
   | { readonly code: 'not-first'; readonly treatments: readonly string[] }
-  | { readonly code: 'theory'; readonly cause: string; readonly probability: number }
+  /** `leads`: nothing is likelier. */
+  | {
+      readonly code: 'theory';
+      readonly cause: string;
+      readonly probability: number;
+      readonly leads: boolean;
+    }
   | {
       readonly code:
         | 'find-out-first'
@@ -267,13 +273,33 @@ const COMMON_WORDS = new Set(
   ),
 );
 
-/** The likeliest cause that a theory may mean, by the words of its names; null where no name is in it. */
+/** Ways of saying what the names of causes put otherwise: "did I drown it", "is it thirsty". */
+const SENSES: readonly { readonly said: RegExp; readonly names: RegExp }[] = [
+  {
+    said: /drown|overwater|too much water|water\w* (it |them )?too (much|often)|too wet/i,
+    names: /too much water|wet soil|overwater|waterlog|without drainage/i,
+  },
+  {
+    said: /thirst|underwater|(too|enough) (little )?water|water\w* (it |them )?(too little|enough)|too dry/i,
+    names: /lack of water|drought|underwater|thirst/i,
+  },
+  {
+    said: /too much (sun|light)|sun ?burn|scorch|(too|fry|fried) hot/i,
+    names: /sunburn|sun scorch|scorch|sunscald/i,
+  },
+  { said: /weed ?killer|round ?up|herbicide/i, names: /herbicide|weed ?killer|glyphosate/i },
+];
+
+/** The likeliest cause that a theory may mean, by its sense or the words of its names; null where neither is in it. */
 function theoryIn(about: Answerable, request: Request): Reply | null {
   const content = contentOf(about, request);
-  const meant = about.ranked.find(({ cause }) =>
-    [cause.name, ...cause.aliases].some((name) => speaksOf(name, content)),
-  );
-  return meant ? { code: 'theory', cause: meant.cause.name, probability: meant.probability } : null;
+  const words = about.words.slice(request.span.start, request.span.end);
+  const sense = SENSES.find(({ said }) => said.test(words));
+  const isMeant = (name: string): boolean => sense?.names.test(name) ?? speaksOf(name, content);
+  const meant = about.ranked.find(({ cause }) => [cause.name, ...cause.aliases].some(isMeant));
+  if (!meant) return null;
+  const { cause, probability } = meant;
+  return { code: 'theory', cause: cause.name, probability, leads: meant === about.ranked[0] };
 }
 
 function replyTo(request: Request, about: Answerable): Reply | null {

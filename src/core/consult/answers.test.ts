@@ -118,6 +118,33 @@ it.each([
   expect(answersTo(words)[0]).toMatch(answer);
 });
 
+describe('a theory in other words than the names of causes', () => {
+  const causes = [
+    { id: 'root-rot', name: 'Root rot from wet soil' },
+    { id: 'thirst', name: 'Lack of water' },
+    { id: 'drift', name: 'Herbicide drift' },
+    { id: 'blight', name: 'Sudden blight' },
+  ].map(({ id, name }, n) => ({
+    id,
+    findings: { rings: n === 0 ? 'always' : 'often' },
+    extra: { name },
+  }));
+  const wondering = createConsultant(miniLibrary([finding('rings', 'rings')], causes));
+  it.each([
+    ['Did I drown it?', /root rot from wet soil is the likeliest so far|yes: root rot/],
+    ['Did I water it too much?', /root rot from wet soil/],
+    ['Is it thirsty?', /lack of water is possible, but not the likeliest/],
+    ['Could it be weedkiller?', /herbicide drift/],
+    ['Could it be blight?', /sudden blight/],
+  ])('"%s"', (theory, answer) => {
+    const words = `My fern has rings. ${theory}`;
+    const { answers } = wondering(enquiry(words));
+    expect(answers.map((one) => answerText(one, enquiry(words).today))).toEqual([
+      expect.stringMatching(answer),
+    ]);
+  });
+});
+
 describe('a product that the plan does without', () => {
   const [words, spray] = ['My fern has rings. Should I spray it?', 'poison'];
   const others = ['snip', 'pull', 'dry', 'thin', 'wash'];

@@ -67,6 +67,15 @@ it('takes back a plant that is corrected, and takes a likeness for no plant', ()
 });
 
 it.each([
+  ['little spruce cone looking things hang off my rose', 'rose'],
+  ['lime leaf shaped marks on my rose', 'rose'],
+  ['my spruce looking sad, far from the rose', 'spruce'],
+  ['spruce cones are brown', 'spruce'],
+])('takes what a thing is likened to for no plant: "%s" %s', (text, expected) => {
+  expect(ranked(text)[0]).toBe(expected);
+});
+
+it.each([
   ['a spruce... no its a lime tree, spots on it', 'lime'],
   ["It's a spruce, sorry, I mean it is my roses", 'rose'],
   ['The roses are fine, but the blue spruce drops needles', 'blue-spruce'],

@@ -234,12 +234,21 @@ function isReplaced(tokens: readonly Token[], after: number, next: number | unde
 }
 
 const SIZES = stemSet('size sized shape shaped ish');
+/** Said of a part: "pine cone looking things". */
+const LOOKS = stemSet('looking size sized shape shaped like');
 const SIZE = stem('size');
 
-/** "Pea-size", "as big as walnuts", "the size of a pea": a name that describes how something looks, and no plant. */
+/** Parts of a plant that other things are likened to. */
+const THINGS = stemSet('cone berry nut pod leaf flower blossom fruit seed grain');
+const isThing = (token: Token | undefined): boolean => THINGS.has(token?.stem ?? '');
+
+/** "Pea-size", "pine cone looking", "as big as walnuts", "the size of a pea": a name that describes how something looks, and no plant. */
 function isMeasure(tokens: readonly Token[], first: number, after: number): boolean {
   const before = (step: number): string => tokens[first - step]?.stem ?? '';
-  if (SIZES.has(tokens[after]?.stem ?? '')) return true;
+  const [next, second] = [tokens[after], tokens[after + 1]];
+  if (SIZES.has(next?.stem ?? '')) return true;
+  if (isThing(next) && second?.sentence === next?.sentence && LOOKS.has(second?.stem ?? ''))
+    return true;
   const at = ['a', 'an'].includes(before(1)) ? 2 : 1;
   if (before(at) === 'as') return before(at + 2) === 'as';
   return before(at) === 'of' && before(at + 1) === SIZE;
