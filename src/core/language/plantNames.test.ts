@@ -71,6 +71,8 @@ it.each([
   ['lime leaf shaped marks on my rose', 'rose'],
   ['my spruce looking sad, far from the rose', 'spruce'],
   ['spruce cones are brown', 'spruce'],
+  ['our spruce leaves look like flour was on them', 'spruce'],
+  ['bumps on my rose leaves, like little apples', 'rose'],
 ])('takes what a thing is likened to for no plant: "%s" %s', (text, expected) => {
   expect(ranked(text)[0]).toBe(expected);
 });

@@ -234,10 +234,7 @@ function isReplaced(tokens: readonly Token[], after: number, next: number | unde
 }
 
 const SIZES = stemSet('size sized shape shaped ish');
-/** Said of a part: "pine cone looking things". */
-const LOOKS = stemSet('looking size sized shape shaped like');
 const SIZE = stem('size');
-
 /** Parts of a plant that other things are likened to. */
 const THINGS = stemSet('cone berry nut pod leaf flower blossom fruit seed grain');
 const isThing = (token: Token | undefined): boolean => THINGS.has(token?.stem ?? '');
@@ -247,8 +244,9 @@ function isMeasure(tokens: readonly Token[], first: number, after: number): bool
   const before = (step: number): string => tokens[first - step]?.stem ?? '';
   const [next, second] = [tokens[after], tokens[after + 1]];
   if (SIZES.has(next?.stem ?? '')) return true;
-  if (isThing(next) && second?.sentence === next?.sentence && LOOKS.has(second?.stem ?? ''))
-    return true;
+  // Not "oak leaves look" nor "oak leaves, like": these are the leaves of an oak.
+  const likened = second?.word === 'looking' || SIZES.has(second?.stem ?? '');
+  if (isThing(next) && second?.sentence === next?.sentence && likened) return true;
   const at = ['a', 'an'].includes(before(1)) ? 2 : 1;
   if (before(at) === 'as') return before(at + 2) === 'as';
   return before(at) === 'of' && before(at + 1) === SIZE;
