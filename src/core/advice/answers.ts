@@ -161,6 +161,23 @@ function unnamedWork(about: Answerable, request: Request): Reply {
   return steps.length > 0 ? stepsFrom('none', steps) : { code: 'not-covered' };
 }
 
+/** To cut something off and to pick it off are one thing to who asks. */
+const TAKING_OFF: readonly Act[] = ['cut', 'remove'];
+
+/** Steps that take off what is asked about: "cut off the spotted leaves" asks for "pick off spotted leaves". */
+function ofSameThing(
+  about: Answerable,
+  request: Request,
+  act: Act,
+  steps: readonly Step[],
+): readonly Step[] {
+  if (!TAKING_OFF.includes(act)) return [];
+  const content = contentOf(about, request);
+  return steps.filter(
+    (step) => speaksOf(textOf(step), content) && TAKING_OFF.some((one) => doesWork(step, one)),
+  );
+}
+
 /** "May I": what the plan does, what it refuses and why, or that nothing calls for it. */
 function mayDo(about: Answerable, request: Request): Reply {
   const { advice, lead } = about;
@@ -169,6 +186,8 @@ function mayDo(about: Answerable, request: Request): Reply {
   if (act === null) return unnamedWork(about, request);
   const done = steps.filter((step) => doesWork(step, act));
   const refused = advice.notDoing.find(({ text }) => SPEAKS_OF[act].test(text));
+  const asked = ofSameThing(about, request, act, steps);
+  if (asked.length > 0) return stepsFrom('yes', asked);
   if (done.length > 0) return stepsFrom('yes', done);
   if (refused) return { code: 'no', ...refused };
   if (!lead || advice.verdict === 'find-out') return { code: 'find-out-first' };
@@ -332,10 +351,9 @@ function replyTo(request: Request, about: Answerable): Reply | null {
 }
 
 /** "May I" asks for leave to do what the plan does, or refuses; "when" and "how" ask for the care of the plant. */
-function isOfPlan(reply: Reply | null, { kind, act }: Request): boolean {
+function isOfPlan(reply: Reply | null, { kind }: Request): boolean {
   if (kind !== 'may-do' && kind !== 'what-product') return false;
-  if (reply?.code === 'no') return true;
-  return reply?.code === 'steps' && act !== null && reply.steps.some((step) => doesWork(step, act));
+  return reply?.code === 'no' || (reply?.code === 'steps' && reply.opening === 'yes');
 }
 
 /** The question of care speaks of the work that is asked about, where one is named. */

@@ -35,6 +35,7 @@ const LIBRARY = miniLibrary(
           { use: 'snip', effect: 'good' },
           { use: 'spray', effect: 'strong', when: '03-20..04-20' },
           { use: 'soak', effect: 'useful' },
+          { use: 'clear', effect: 'useful' },
         ],
         avoid: [{ text: 'Feed it with nitrogen', why: 'Soft growth is caught first.' }],
       },
@@ -68,6 +69,7 @@ const LIBRARY = miniLibrary(
         classes: ['fungicide'],
       }),
       treatment('soak', 'Water it once a week.'),
+      treatment('clear', 'Take the withered fronds away.', { name: 'Remove withered fronds' }),
     ],
   },
 );
@@ -81,6 +83,7 @@ function answersTo(words: string): readonly string[] {
 it.each([
   ['What is it?', /^(Very likely|Probably|Most likely) ring rust\.$/],
   ['Should I worry?', /^Yes: left alone it does serious harm, within weeks\.$/],
+  ['Should I cut off the withered ones?', /^Yes\. Take the withered fronds away\.$/],
   ['Should I prune it?', /^Yes\. Prune out the fronds with rings\.$/],
   ['Should I spray it?', /^Not now, but so: Spray sulfur as the label says\. \(about/],
   ['What can I spray?', /^Not now, but so: Spray sulfur/],
