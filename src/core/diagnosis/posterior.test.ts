@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { miniLibrary } from '../../test/miniLibrary.ts';
 import { circumstancesAt, findingId, plantId } from '../../test/setting.ts';
 import type { Report } from './evidence.ts';
-import { presenceAt } from './likelihood.ts';
-import { buildNetwork, type Network } from './network.ts';
-import { weighAll, type Posterior } from './posterior.ts';
+import { likelihoodAt, presenceAt } from './likelihood.ts';
+import { buildNetwork, firstPair, positionsIn, type Network } from './network.ts';
+import { causesOf, posteriorOverHosts, weighAll, type Posterior } from './posterior.ts';
 import { withoutImplied } from './weigh.ts';
 
 const library = miniLibrary(
@@ -152,4 +152,55 @@ it('weighs silence as the slow plain version does', () => {
   weighAll(loud, net, [], silence).posterior.hypotheses.forEach((p, h) => {
     expect(p).toBeCloseTo((plain[h] ?? NaN) / total, 12);
   });
+});
+
+describe('the outcome', () => {
+  const { posterior } = weighAll(library, network, [report('special', true)], 0);
+
+  it('ranks the causes by their probability, alone or in a pair', () => {
+    expect(posterior.ranking).toHaveLength(network.causes.length);
+    const chances = posterior.ranking.map((i) => posterior.causes[i] ?? NaN);
+    expect(chances).toEqual([...chances].sort((a, b) => b - a));
+    network.causes.forEach((_, i) => {
+      const sum = [...posterior.hypotheses].reduce(
+        (total, p, h) => (positionsIn(network, h).includes(i) ? total + p : total),
+        0,
+      );
+      expect(posterior.causes[i]).toBeCloseTo(sum, 12);
+    });
+  });
+
+  it('explains by the causes of the likeliest hypothesis', () => {
+    expect(posterior.hypotheses[posterior.best]).toBe(Math.max(...posterior.hypotheses));
+    expect(posterior.explanation).toEqual(['a']);
+    expect(causesOf(network, posterior.best)).toEqual(['a']);
+    expect(causesOf(network, firstPair(network))).toHaveLength(2);
+    expect(causesOf(network, 0)).toEqual([]);
+  });
+});
+
+it('weighs no report that nobody is sure of', () => {
+  expect(weigh(report('special', true, 0)).hypotheses).toEqual(weigh().hypotheses);
+  expect(weighAll(library, network, [report('special', true, 0)], 0).evidence).toEqual([]);
+});
+
+it('multiplies all that the words as a whole say', () => {
+  const similarity = (id: string) => (id === 'a' ? 2 : id === 'd' ? 1 : 0);
+  const words = { similarity, asks: false, tells: false };
+  const { posterior, wording } = weighAll(library, network, [], 0, words);
+  expect(wording).toHaveLength(1);
+  const plain = [...network.prior].map((p, h) => {
+    const [likeness] = wording;
+    return p * (likeness ? likelihoodAt(network, likeness.likelihood, h) : NaN);
+  });
+  const total = plain.reduce((sum, p) => sum + p, 0);
+  posterior.hypotheses.forEach((p, h) => expect(p).toBeCloseTo((plain[h] ?? NaN) / total, 12));
+});
+
+it('knows a single plant for sure', () => {
+  expect(posteriorOverHosts(network, weigh(report('other', true)))).toEqual([1]);
+});
+
+it('hears no silence where nobody could have spoken', () => {
+  expect(weighAll(library, network, [], 0).posterior.hypotheses).toEqual(weigh().hypotheses);
 });

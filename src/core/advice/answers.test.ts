@@ -1,0 +1,424 @@
+import { adviceContext } from '../../test/adviceContext.ts';
+import { candidateOf, causeWith } from '../../test/candidate.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { day } from '../../test/setting.ts';
+import type { Act, Request, RequestKind } from '../language/requests.ts';
+import type { Cause } from '../schema/cause.ts';
+import { answerRequests, careReply, type Answerable, type Reply } from './answers.ts';
+import type { Advice, Step } from './plan.ts';
+import type { AssessedTreatment } from './safetyJudge.ts';
+import type { Lead } from './verdict.ts';
+
+const TODAY = day('2026-06-13');
+const library = miniLibrary([{ id: 'sign' }], [{ id: 'pest', findings: { sign: 'often' } }]);
+const CONTEXT = adviceContext(library, 40, '2026-06-13');
+const PEST = causeWith();
+
+/** A step of the plan; `against` names another cause than the leading one. */
+function step(
+  text: string,
+  { against = null, ...treatment }: Record<string, unknown> & { against?: string | null } = {},
+): Step {
+  const { treatment: made, rule } = candidateOf({
+    name: 'Step',
+    text: text.padEnd(10),
+    rung: 'hand',
+    ...treatment,
+  });
+  return {
+    id: text,
+    text: {
+      code: 'library',
+      text,
+      against: against === null ? null : { cause: against, isNamed: false },
+    },
+    rung: made.rung,
+    when: { from: TODAY, to: null, state: { kind: 'always' } },
+    cautions: [],
+    work: { treatment: made, rule },
+  };
+}
+const FIND_OUT: Step = { ...step('Send a sample.'), work: null };
+
+const advice = (change: Partial<Advice> = {}): Advice => ({
+  verdict: 'act-now',
+  headline: { code: 'no-cause-yet' },
+  steps: [],
+  cautions: [],
+  refer: [],
+  notDoing: [],
+  differ: [],
+  lookAgain: TODAY,
+  ...change,
+});
+const lead = (cause: Cause = PEST, probability = 0.8): Lead => ({ cause, probability, next: 0.1 });
+
+function option(
+  treatment: Record<string, unknown>,
+  change: Partial<AssessedTreatment> = {},
+): AssessedTreatment {
+  return {
+    candidate: candidateOf({ rung: 'hand', text: 'Do it as told.', ...treatment }),
+    cautions: [],
+    planCautions: [],
+    referTo: [],
+    forbidden: null,
+    ...change,
+  };
+}
+
+function about(change: Partial<Answerable> = {}): Answerable {
+  return {
+    advice: advice(),
+    lead: lead(),
+    ranked: [],
+    context: CONTEXT,
+    options: [],
+    words: '',
+    ...change,
+  };
+}
+
+const request = (kind: RequestKind, act: Act | null = null, words = ''): Request => ({
+  kind,
+  act,
+  span: { start: 0, end: words.length },
+});
+
+function reply(
+  kind: RequestKind,
+  change: Partial<Answerable> = {},
+  act: Act | null = null,
+): Reply | null {
+  const on = about(change);
+  return answerRequests([request(kind, act, on.words)], on)[0]?.reply ?? null;
+}
+const stepsIn = (one: Reply | null): readonly string[] | undefined =>
+  one?.code === 'steps' ? one.steps.map(({ id }) => id) : undefined;
+
+describe('what it is', () => {
+  const ranked = ['A', 'B', 'C', 'D'].map((name) => ({
+    cause: causeWith({ name: `${name} rot` }),
+    probability: 0.2,
+  }));
+  it('is named from one half on, else with the likeliest three', () => {
+    expect(reply('identify', { lead: lead(PEST, 0.5), ranked })).toEqual({
+      code: 'named',
+      cause: 'Pest',
+      probability: 0.5,
+    });
+    const unclear = { code: 'unclear', causes: ['A rot', 'B rot', 'C rot'] };
+    expect(reply('identify', { lead: lead(PEST, 0.49), ranked })).toEqual(unclear);
+    expect(reply('identify', { lead: null, ranked })).toEqual(unclear);
+  });
+});
+
+describe('whether it matters', () => {
+  it('cannot be said before it is known', () => {
+    expect(reply('is-problem', { lead: null })).toEqual({ code: 'find-out-first' });
+    expect(reply('is-problem', { advice: advice({ verdict: 'find-out' }) })).toEqual({
+      code: 'find-out-first',
+    });
+  });
+  it('is said by why it is left, or by its worst harm', () => {
+    const left = causeWith({ leave: 'It does no harm.' });
+    expect(reply('is-problem', { lead: lead(left) })).toEqual({
+      code: 'library',
+      text: 'It does no harm.',
+    });
+    const harm = { looks: 'slight', plant: 'serious', yield: 'moderate', pace: 'weeks' };
+    expect(reply('is-problem', { lead: lead(causeWith({ harm })) })).toEqual({
+      code: 'harm',
+      worst: 'serious',
+      pace: 'weeks',
+    });
+  });
+});
+
+describe('leave to do something', () => {
+  const prune = step('Prune out the canes.');
+  const other = step('Prune the roots.', { against: 'Rot' });
+
+  it('is given where the plan does it against the leading cause', () => {
+    const plan = advice({ steps: [FIND_OUT, prune, step('Water it.'), other] });
+    expect(reply('may-do', { advice: plan }, 'cut')).toMatchObject({
+      code: 'steps',
+      opening: 'yes',
+    });
+    expect(stepsIn(reply('may-do', { advice: plan }, 'cut'))).toEqual([prune.id]);
+  });
+
+  it('looks at steps against other causes where there are none against the leading one', () => {
+    expect(stepsIn(reply('may-do', { advice: advice({ steps: [other] }) }, 'cut'))).toEqual([
+      other.id,
+    ]);
+  });
+
+  it('names three steps at most', () => {
+    const steps = ['a', 'b', 'c', 'd'].map((name) => step(`Prune ${name}.`));
+    expect(stepsIn(reply('may-do', { advice: advice({ steps }) }, 'cut'))).toHaveLength(3);
+  });
+
+  it('knows a spray by its product, and other work by what the text says', () => {
+    const dust = step('Put it on.', { classes: ['fungicide'] });
+    const plan = advice({ steps: [dust, step('Spray it off with water.')] });
+    expect(stepsIn(reply('may-do', { advice: plan }, 'spray'))).toEqual([dust.id]);
+  });
+
+  it('is refused with the reason', () => {
+    const refused = {
+      text: 'Pruning in spring',
+      why: { code: 'library', text: 'It bleeds.' },
+    } as const;
+    const plan = advice({ notDoing: [{ ...refused, text: 'Feeding' }, refused] });
+    expect(reply('may-do', { advice: plan }, 'cut')).toEqual({ code: 'no', ...refused });
+  });
+
+  it('waits until it is known what it is', () => {
+    const unsure = advice({ verdict: 'find-out' });
+    expect(reply('may-do', { advice: unsure }, 'cut')).toEqual({ code: 'find-out-first' });
+    expect(reply('may-do', { lead: null }, 'cut')).toEqual({ code: 'find-out-first' });
+  });
+
+  it('is not called for by anything that helps', () => {
+    expect(reply('may-do', { options: [option({ text: 'Water it well.' })] }, 'cut')).toEqual({
+      code: 'no-need',
+      act: 'cut',
+      cause: 'Pest',
+    });
+  });
+
+  describe('that the plan does without', () => {
+    const cut = { text: 'Prune it hard.', name: 'Hard pruning' };
+    it('is named as something else to do, three at most', () => {
+      const options = ['A', 'B', 'C', 'D'].map((name) => option({ ...cut, name: `Cut ${name}` }));
+      expect(reply('may-do', { options }, 'cut')).toEqual({
+        code: 'not-first',
+        treatments: ['Cut A', 'Cut B', 'Cut C'],
+      });
+    });
+    it('is refused where safety forbids it', () => {
+      const forbidden = { code: 'restricted' } as const;
+      const options = [option(cut, { forbidden } as unknown as Partial<AssessedTreatment>)];
+      expect(reply('may-do', { options }, 'cut')).toEqual({
+        code: 'no',
+        text: 'Hard pruning',
+        why: forbidden,
+      });
+    });
+    it('is refused where the approach hides it', () => {
+      const context = { ...CONTEXT, approach: 'organic' } as const;
+      const options = [option({ ...cut, organic: false })];
+      expect(reply('may-do', { options, context }, 'cut')).toMatchObject({
+        code: 'no',
+        why: { code: 'not-organic' },
+      });
+    });
+    it('is not offered where it is the work of others', () => {
+      expect(reply('may-do', { options: [option(cut, { referTo: ['arborist'] })] }, 'cut')).toEqual(
+        {
+          code: 'no-need',
+          act: 'cut',
+          cause: 'Pest',
+        },
+      );
+    });
+  });
+
+  describe('of work that has no name', () => {
+    const words = 'can I put onions there';
+    it('is answered by what the plan refuses or does with the same things', () => {
+      const refused = {
+        text: 'Onions after onions',
+        why: { code: 'library', text: 'It stays.' },
+      } as const;
+      expect(reply('may-do', { words, advice: advice({ notDoing: [refused] }) })).toEqual({
+        code: 'no',
+        ...refused,
+      });
+      const rotate = step('Grow onions elsewhere.');
+      const plan = advice({ steps: [step('Water it.'), rotate] });
+      expect(stepsIn(reply('may-do', { words, advice: plan }))).toEqual([rotate.id]);
+    });
+    it('has no answer where neither speaks of them', () => {
+      expect(reply('may-do', { words, advice: advice({ steps: [step('Water it.')] }) })).toEqual({
+        code: 'not-covered',
+      });
+    });
+  });
+});
+
+describe('how, when and with what', () => {
+  const steps = [
+    step('Water it.'),
+    step('Prune it.'),
+    step('Dust it.', { classes: ['fungicide'] }),
+  ];
+  const plan = advice({ steps });
+  const unsure = advice({ steps, verdict: 'find-out' });
+
+  it('is told by the steps of the plan', () => {
+    expect(stepsIn(reply('how', { advice: plan }))).toEqual(steps.map(({ id }) => id));
+    expect(reply('how', { advice: plan })).toMatchObject({ opening: 'none' });
+  });
+  it('is told by the steps of the work that is named', () => {
+    expect(stepsIn(reply('when', { advice: plan }, 'cut'))).toEqual(['Prune it.']);
+    expect(stepsIn(reply('when', { advice: plan }, 'move'))).toEqual(steps.map(({ id }) => id));
+    expect(stepsIn(reply('when', { advice: plan }))).toEqual(steps.map(({ id }) => id));
+  });
+  it('is told by the products, or by what is done without', () => {
+    expect(stepsIn(reply('what-product', { advice: plan }))).toEqual(['Dust it.']);
+    const without = advice({ steps: steps.slice(0, 2) });
+    expect(stepsIn(reply('what-product', { advice: without }))).toEqual(['Water it.', 'Prune it.']);
+  });
+  it.each(['how', 'when'] as const)('waits until it is known what it is: %s', (kind) => {
+    expect(reply(kind, { advice: unsure }, 'cut')).toEqual({ code: 'find-out-first' });
+    expect(reply(kind, { lead: null }, 'cut')).toEqual({ code: 'find-out-first' });
+  });
+  it('is why nothing is done, where it is left', () => {
+    const left = { lead: lead(causeWith({ leave: 'It does no harm.' })), advice: advice() };
+    for (const kind of ['how', 'when', 'what-product'] as const)
+      expect(reply(kind, left)).toEqual({ code: 'library', text: 'It does no harm.' });
+  });
+});
+
+describe('how much', () => {
+  it('is told by the steps that count, else by the label, else not at all', () => {
+    const counted = step('Water it with 10 litres twice a week.');
+    const plain = step('Water it well.');
+    const dust = step('Dust it.', { classes: ['fungicide'] });
+    const of = (...steps: Step[]) => reply('how-much', { advice: advice({ steps }) });
+    expect(stepsIn(of(plain, counted))).toEqual([counted.id]);
+    expect(of(plain, dust)).toEqual({ code: 'amount-on-label' });
+    expect(of(plain)).toEqual({ code: 'no-amount' });
+    expect(
+      stepsIn(reply('how-much', { advice: advice({ steps: [counted, dust] }) }, 'water')),
+    ).toEqual([counted.id]);
+    expect(reply('how-much', { advice: advice({ steps: [counted, dust] }) }, 'spray')).toEqual({
+      code: 'amount-on-label',
+    });
+  });
+});
+
+describe('whether it may be eaten', () => {
+  it.each([
+    [
+      { lead: lead(causeWith({ say: 'Rot is within. Do not eat it.' })) },
+      'library',
+      'Do not eat it.',
+    ],
+    [
+      { lead: lead(causeWith({ expect: 'The rest is safe to eat.' })) },
+      'library',
+      'The rest is safe to eat.',
+    ],
+    [
+      { advice: advice({ cautions: [{ code: 'library', text: 'It is inedible.' }] }) },
+      'library',
+      'It is inedible.',
+    ],
+  ] as const)('is what the library says of it: %#', (change, code, text) => {
+    expect(reply('eat', change)).toEqual({ code, text });
+  });
+  it('is no where the plant is poisonous, whatever is good to eat about it', () => {
+    const context = { ...CONTEXT, traits: { poisonous: true } };
+    expect(
+      reply('eat', { context, lead: lead(causeWith({ say: 'It is good to eat raw.' })) }),
+    ).toEqual({ code: 'poisonous' });
+  });
+  it('waits for the label where a product is used', () => {
+    const cautions = [{ code: 'days-to-harvest' }] as const;
+    expect(reply('eat', { advice: advice({ cautions }) })).toEqual({ code: 'harvest-on-label' });
+    expect(reply('eat')).toEqual({ code: 'eat-not-known' });
+  });
+});
+
+describe('whether it is safe', () => {
+  it('is what the library says, or no of a poisonous plant', () => {
+    const say = 'It is a rust. The hairs can hurt dogs.';
+    expect(reply('safe', { lead: lead(causeWith({ say })) })).toEqual({
+      code: 'safe-said',
+      text: 'The hairs can hurt dogs.',
+    });
+    const context = { ...CONTEXT, traits: { poisonous: true } };
+    expect(reply('safe', { context, lead: lead(causeWith({ say })) })).toEqual({
+      code: 'poisonous',
+    });
+  });
+  it('waits until a product is dry, and is not known else', () => {
+    const cautions = [{ code: 'keep-away-until-dry' }] as const;
+    expect(reply('safe', { advice: advice({ cautions }) })).toEqual({ code: 'safe-until-dry' });
+    expect(reply('safe')).toEqual({ code: 'safe-not-known' });
+  });
+});
+
+it('tells what to plant instead where the plan replaces it', () => {
+  const other = step('Plant a spruce.', { rung: 'replace' });
+  expect(
+    stepsIn(reply('replace', { advice: advice({ steps: [step('Water it.'), other] }) })),
+  ).toEqual([other.id]);
+  expect(reply('replace', { advice: advice({ steps: [step('Water it.')] }) })).toEqual({
+    code: 'replace-not-known',
+  });
+});
+
+describe('a theory', () => {
+  const ranked = [
+    {
+      cause: causeWith({ id: 'rot', name: 'Root rot', aliases: ['wilting disease'] }),
+      probability: 0.3,
+    },
+    { cause: causeWith({ id: 'mite', name: 'Spider mites' }), probability: 0.1 },
+  ];
+  it('is weighed by the likeliest cause of its name', () => {
+    expect(reply('theory', { ranked, words: 'could it be mites' })).toEqual({
+      code: 'theory',
+      cause: 'Spider mites',
+      probability: 0.1,
+      leads: false,
+    });
+    expect(reply('theory', { ranked, words: 'is it a wilting disease' })).toMatchObject({
+      cause: 'Root rot',
+      leads: true,
+    });
+  });
+  it('has no answer where no cause has its name', () => {
+    expect(reply('theory', { ranked, words: 'was it the neighbor' })).toBeNull();
+  });
+});
+
+describe('a question of care beside a trouble', () => {
+  const care = about({
+    lead: lead(causeWith({ id: 'care-prune', name: 'When to prune', say: 'You do it in spring.' })),
+    advice: advice({
+      steps: [step('Prune it in spring.')],
+      cautions: [{ code: 'library', text: 'Wear gloves.' }],
+    }),
+  });
+  const plan = about({ advice: advice({ steps: [step('Prune out the canes.')] }) });
+
+  it('is answered with what is said of it, its steps and its cautions', () => {
+    expect(careReply(request('when', 'cut'), plan, care)).toMatchObject({
+      code: 'care',
+      say: 'You do it in spring.',
+      steps: [{ id: 'Prune it in spring.' }],
+      cautions: [{ code: 'library', text: 'Wear gloves.' }],
+    });
+    expect(careReply(request('how'), plan, care)?.code).toBe('care');
+  });
+  it('is not asked with leave to do what the plan does or refuses', () => {
+    expect(careReply(request('may-do', 'cut'), plan, care)).toBeNull();
+    const refusing = about({
+      advice: advice({
+        notDoing: [{ text: 'Pruning now', why: { code: 'library', text: 'It bleeds.' } }],
+      }),
+    });
+    expect(careReply(request('may-do', 'cut'), refusing, care)).toBeNull();
+    expect(careReply(request('may-do', 'cut'), about(), care)?.code).toBe('care');
+  });
+  it('does not speak of other work, nor of theories, nor without a lead', () => {
+    expect(careReply(request('when', 'feed'), plan, care)).toBeNull();
+    expect(careReply(request('theory', 'cut'), plan, care)).toBeNull();
+    expect(careReply(request('when', 'cut'), plan, { ...care, lead: null })).toBeNull();
+  });
+});
