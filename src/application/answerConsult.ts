@@ -1,11 +1,6 @@
 import type { Finding } from '../core/schema/finding.ts';
-import type {
-  Answer,
-  Consultant,
-  Consultation,
-  Enquiry,
-  RankedCause,
-} from '../core/consult/consult.ts';
+import type { Consultant, Consultation, RankedCause } from '../core/consult/consult.ts';
+import type { Answer, Enquiry } from '../core/consult/enquiry.ts';
 import type { Answered } from '../core/advice/answers.ts';
 import { isPesticide } from '../core/advice/safetyRules.ts';
 import type { Question } from '../core/questions/questions.ts';

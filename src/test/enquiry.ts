@@ -1,4 +1,4 @@
-import type { Enquiry } from '../core/consult/consult.ts';
+import type { Enquiry } from '../core/consult/enquiry.ts';
 import { day } from './setting.ts';
 
 /** An enquiry by telephone on a June day, with anything changed. */

@@ -1,5 +1,5 @@
 import { civil, type Day } from '../core/timing/calendar.ts';
-import type { MeasureDoubt } from '../core/consult/consult.ts';
+import type { MeasureDoubt } from '../core/consult/doubts.ts';
 import type { SaidAmount } from '../core/language/amounts.ts';
 import { dayInWords } from './days.ts';
 

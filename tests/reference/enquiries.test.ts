@@ -1,7 +1,8 @@
 import { parse } from 'yaml';
 import { z } from 'zod';
 import { CORPUS, corpusText } from '../../src/cli/corpus.ts';
-import { createConsultant, type Answer } from '../../src/core/consult/consult.ts';
+import { createConsultant } from '../../src/core/consult/consult.ts';
+import type { Answer } from '../../src/core/consult/enquiry.ts';
 import { enquiry } from '../../src/test/enquiry.ts';
 import { library } from '../support/wholeLibrary.ts';
 import { day, findingId, plantId } from '../../src/test/setting.ts';

@@ -2,7 +2,8 @@ import { answerText } from '../../wording/answers.ts';
 import { enquiry } from '../../test/enquiry.ts';
 import { miniLibrary } from '../../test/miniLibrary.ts';
 import { findingId } from '../../test/setting.ts';
-import { createConsultant, type Enquiry } from './consult.ts';
+import { createConsultant } from './consult.ts';
+import type { Enquiry } from './enquiry.ts';
 
 const finding = (id: string, phrase: string) => ({
   id,

@@ -1,7 +1,8 @@
 import { enquiry } from '../../test/enquiry.ts';
 import { miniLibrary } from '../../test/miniLibrary.ts';
 import { findingId, plantId } from '../../test/setting.ts';
-import { createConsultant, type Answer, type Consultation, type Enquiry } from './consult.ts';
+import { createConsultant, type Consultation } from './consult.ts';
+import type { Answer, Enquiry } from './enquiry.ts';
 
 const library = miniLibrary(
   [

@@ -1,7 +1,7 @@
 import { numberAt } from '../util/entryAt.ts';
 import type { Answered } from '../advice/answers.ts';
 import { planAdvice, type Advice } from '../advice/plan.ts';
-import type { AdviceContext, Approach, Channel } from '../advice/context.ts';
+import type { AdviceContext } from '../advice/context.ts';
 import { findConflicts, type Conflict, type SameWords } from '../diagnosis/conflicts.ts';
 import {
   argumentsBetween,
@@ -22,50 +22,23 @@ import { isRelevant } from '../diagnosis/weigh.ts';
 import { memoize } from '../util/memoize.ts';
 import { answersTo } from './answersTo.ts';
 import { careBeside } from './careBeside.ts';
-import { isAsking } from '../knowledge/careTopics.ts';
+import { doubtfulMeasures, type MeasureDoubt } from './doubts.ts';
+import type { Answer, Enquiry } from './enquiry.ts';
+import { stanceOf } from './stance.ts';
 import { makeLanguageContext } from '../library/languageContext.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 import { extract, type Extracted, type ExtractedFinding } from '../language/extract.ts';
-import type { Request, RequestKind } from '../language/requests.ts';
-import { overlaps, type Token } from '../language/tokens.ts';
+import type { Token } from '../language/tokens.ts';
 import { similarityToCauses } from '../language/textSimilarity.ts';
-import { oddAmounts, saidAmounts, type OddAmount, type SaidAmount } from '../language/amounts.ts';
-import { mixedUpLengths, oddLengths, type SaidLength } from '../language/measures.ts';
+import { saidAmounts, type SaidAmount } from '../language/amounts.ts';
 import { partByPlant, type PlantPart } from '../language/severalPlants.ts';
 import type { RankedPlant } from '../language/plantNames.ts';
 import { createAlmanacs, type Almanac } from '../timing/almanac.ts';
 import type { Coordinates } from '../timing/climate.ts';
 import type { Day } from '../timing/calendar.ts';
 import type { WeatherDay } from '../timing/weather.ts';
-
-/** One answer given by the enquirer, or one correction by the advisor; it outweighs what was heard. */
-export type Answer =
-  | {
-      readonly kind: 'answered';
-      readonly finding: FindingId;
-      readonly value: boolean;
-      readonly sure: number;
-    }
-  /** The enquirer cannot tell; `asked` is the id of the finding or group, which is not asked again. */
-  | { readonly kind: 'unknown'; readonly asked: string };
-
-/** An enquiry about one plant. */
-export interface Enquiry {
-  readonly words: string;
-  readonly today: Day;
-  readonly place: Coordinates;
-  /** Set by the advisor; otherwise the plant is taken from the words. */
-  readonly plant: PlantId | null;
-  readonly channel: Channel;
-  readonly approach: Approach;
-  readonly answers: readonly Answer[];
-  /** The clinic's confirmed cases; empty leaves the library's own idea of what is common. */
-  readonly experience: Experience;
-  /** Days observed at the place, in order; empty takes normal years. */
-  readonly weather: readonly WeatherDay[];
-}
 
 /** A cause in the ranking, with what speaks for and against it. */
 export interface RankedCause {
@@ -252,6 +225,28 @@ export function createConsultant(library: Compiled): Consultant {
   return (enquiry) => consult(library, enquiry, kept);
 }
 
+function contextOf(
+  library: Compiled,
+  { today, approach, channel, answers }: Enquiry,
+  plant: PlantId | null,
+  reports: readonly Report[],
+  almanac: Almanac,
+): AdviceContext {
+  return {
+    today,
+    almanac,
+    traits: plant === null ? {} : library.taxonomy.traits(plant),
+    kinds: plant === null ? [] : library.taxonomy.lineage(plant),
+    approach,
+    channel,
+    reported: new Set(reports.filter(({ value }) => value).map(({ finding }) => finding)),
+    // "No dog here" in passing does not say that no child is about: what lifts a caution is asked for.
+    ruledOut: new Set(
+      reportsOf([], answers).flatMap(({ finding, value }) => (value ? [] : finding)),
+    ),
+  };
+}
+
 function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation {
   const { words, today, answers, experience, place, weather } = enquiry;
   const extracted = kept.extracting({ words, plant: enquiry.plant });
@@ -266,35 +261,17 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     experience,
   });
   const reports = reportsOf(extracted.findings, answers);
-  const onlyAsks =
-    extracted.asks &&
-    !asksOfTrouble(extracted.requests) &&
-    !answers.some((one) => affirmsTrouble(library, one));
-  const tells = !onlyAsks && tellsOfTrouble(library, reports, extracted);
+  const stance = stanceOf(library, extracted, answers, reports);
   const weighing = weighAll(library, network, reports, mentionProbability(countWords(words)), {
     similarity: similarityToCauses(library.descriptions(), wordsStanding(extracted, answers)),
-    asks: onlyAsks,
-    tells,
+    ...stance,
   });
   const { posterior, evidence } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
   const inquiry = findQuestions(library, network, posterior, reports, skipped);
   const questions = plant === null ? plantFirst(inquiry.questions) : inquiry.questions;
   const samples = rankSamples(inquiry);
-  const context: AdviceContext = {
-    today,
-    almanac: kept.almanacs(enquiry),
-    traits: plant === null ? {} : library.taxonomy.traits(plant),
-    kinds: plant === null ? [] : library.taxonomy.lineage(plant),
-    approach: enquiry.approach,
-    channel: enquiry.channel,
-    reported: new Set(reports.filter(({ value }) => value).map(({ finding }) => finding)),
-    // "No dog here" in passing does not say that no child is about: what lifts a caution is asked for.
-    ruledOut: new Set(
-      reportsOf([], answers).flatMap(({ finding, value }) => (value ? [] : finding)),
-    ),
-  };
-
+  const context = contextOf(library, enquiry, plant, reports, kept.almanacs(enquiry));
   const advice = planAdvice(library, network, posterior, context);
   return {
     plants: extracted.plants,
@@ -307,7 +284,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     unexplained: posterior.notInLibrary,
     ask: questions.slice(0, 3),
     stopping:
-      (onlyAsks ? stopsAtRequest(network, posterior) : null) ??
+      (stance.asks ? stopsAtRequest(network, posterior) : null) ??
       applyStoppingRule(network, posterior, questions, samples, reports.length),
     conflicts: findConflicts(library, network, reports, evidence, readTogether(extracted.findings)),
     doubts: doubtfulMeasures(words, amounts),
@@ -321,47 +298,9 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
       advice,
       context,
       words,
-      care: tells ? careBeside(library, network, extracted, context) : null,
+      care: stance.tells ? careBeside(library, network, extracted, context) : null,
     }),
   };
-}
-
-const OF_TROUBLE: ReadonlySet<RequestKind> = new Set(['theory', 'identify', 'is-problem']);
-
-/** All that is asked is what it is, or whether it matters: something is there that was not understood. */
-const asksOfTrouble = (requests: readonly Request[]): boolean =>
-  requests.length > 0 && requests.every(({ kind }) => OF_TROUBLE.has(kind));
-
-/** Below this a report is too doubtful to say that something is wrong. */
-const SURELY_TOLD = 0.5;
-
-/**
- * Something is reported on the plant: not what happened around it, and not in the words of a question of care, such as
- * the grubs of "when do I treat for grubs".
- */
-function tellsOfTrouble(
-  library: Compiled,
-  reports: readonly Report[],
-  { findings, requests }: Extracted,
-): boolean {
-  const asking = [
-    ...requests.filter(({ kind }) => !OF_TROUBLE.has(kind)).map(({ span }) => span),
-    ...findings.filter(({ finding }) => isAsking(finding)).map(({ span }) => span),
-  ];
-  const heard = new Map(findings.map(({ finding, span }) => [finding, span]));
-  return reports.some(({ finding, value, sure }) => {
-    const about = library.findings.get(finding);
-    if (!value || sure < SURELY_TOLD || !about || about.kind === 'context') return false;
-    const span = heard.get(finding);
-    return span === undefined || !asking.some((one) => overlaps(span, one));
-  });
-}
-
-/** After a request alone an answer brings a trouble into it only when it says that something is seen on the plant. */
-function affirmsTrouble(library: Compiled, answer: Answer): boolean {
-  if (answer.kind !== 'answered' || !answer.value || answer.sure === 0) return false;
-  const about = library.findings.get(answer.finding);
-  return about !== undefined && about.kind !== 'context';
 }
 
 /** Where people say degrees Fahrenheit: the United States, roughly. */
@@ -417,26 +356,4 @@ function counterfactualsOf(
   if (evidence.length === 0) return null;
   const labelOf = (id: FindingId): string => library.findings.get(id)?.label ?? id;
   return findCounterfactuals(network, inquiry, evidence, labelOf);
-}
-
-/** Measures that are out of proportion or do not agree, in the words that were said. */
-export type MeasureDoubt =
-  | { readonly code: 'mixed-units'; readonly said: readonly [string, string] }
-  | { readonly code: 'odd-length'; readonly said: string; readonly thing: string }
-  | OddAmount;
-
-function doubtfulMeasures(words: string, amounts: readonly SaidAmount[]): readonly MeasureDoubt[] {
-  const said = ({ span }: SaidLength): string => words.slice(span.start, span.end);
-  return [
-    ...mixedUpLengths(words).map(([a, b]): MeasureDoubt => ({
-      code: 'mixed-units',
-      said: [said(a), said(b)],
-    })),
-    ...oddLengths(words).map(({ length, thing }): MeasureDoubt => ({
-      code: 'odd-length',
-      said: said(length),
-      thing,
-    })),
-    ...oddAmounts(amounts, words),
-  ];
 }
