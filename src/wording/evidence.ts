@@ -1,6 +1,6 @@
 /** Labels of evidence that is no finding of the library. */
 export const TEXT_SIMILARITY_LABEL = 'Words match its description';
-export const TROUBLE_LABEL = 'Tells of something that is wrong';
+export const TROUBLE_LABEL = 'Reports that something is wrong';
 export const REQUEST_LABEL = 'Only asks what to do; nothing seen is reported';
 
 /** The label of a finding that was denied. */

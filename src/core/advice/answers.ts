@@ -303,7 +303,7 @@ const SENSES: readonly { readonly said: RegExp; readonly names: RegExp }[] = [
     names: /lack of water|drought|underwater|thirst/i,
   },
   {
-    said: /too much (sun|light)|sun ?burn|scorch|(too|fry|fried) hot/i,
+    said: /too much (sun|light)|sun ?burn|scorch|too hot/i,
     names: /sunburn|sun scorch|scorch|sunscald/i,
   },
   { said: /weed ?killer|round ?up|herbicide/i, names: /herbicide|weed ?killer|glyphosate/i },
@@ -365,7 +365,7 @@ function isAskedOf({ lead, advice }: Answerable, act: Act | null): boolean {
 }
 
 /**
- * The answer to a request beside a trouble, where a question of care was heard in its words: `care` is the advice on
+ * The answer to a request beside a trouble, where its words ask a question of care: `care` is the advice on
  * that question. Null where it does not speak of the work that is asked about, or the plan against the trouble does or
  * refuses it.
  */

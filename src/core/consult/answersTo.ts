@@ -28,11 +28,11 @@ interface About extends Reading {
   readonly network: Network;
   readonly context: AdviceContext;
   readonly words: string;
-  /** The question of care that was heard beside a trouble; null without one. */
+  /** The question of care that was asked beside a trouble; null without one. */
   readonly care: CareBeside | null;
 }
 
-/** A question of care beside a trouble, with the words in which it was heard. */
+/** A question of care beside a trouble, with the words that ask it. */
 export interface CareBeside extends Reading {
   readonly spans: readonly Span[];
 }

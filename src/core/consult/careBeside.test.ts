@@ -98,5 +98,5 @@ it('takes what happened around a plant for no trouble of it', () => {
 
 it('takes what the question itself speaks of for no trouble either', () => {
   const [heard] = ask('When should I divide a fern with rings?').causes;
-  expect(heard?.arguments.map(({ finding }) => finding)).not.toContain('tells-trouble');
+  expect(heard?.arguments.map(({ finding }) => finding)).not.toContain('reports-trouble');
 });

@@ -16,8 +16,8 @@ import type { CareBeside } from './answersTo.ts';
 const careWeights = ({ causes, prior }: Network): readonly number[] =>
   causes.map((cause, i) => (isCareTopic(cause) ? numberAt(prior, FIRST_SINGLE + i) : 0));
 
-/** A question that is seldom asked about a plant is the likelier misheard for one that often is. */
-function asHeard(
+/** A question that is seldom asked about a plant is the likelier mistaken for one that often is. */
+function asReport(
   { causes }: Network,
   weights: readonly number[],
   { finding, value, sure }: ExtractedFinding,
@@ -28,7 +28,7 @@ function asHeard(
 }
 
 /**
- * What is asked beside a trouble, advised on as if it had been asked alone. Null where no question of care was heard
+ * What is asked beside a trouble, advised on as if it had been asked alone. Null where no question of care was found
  * in the words of a request, or none stands out.
  */
 export function careBeside(
@@ -43,11 +43,11 @@ export function careBeside(
   );
   if (asked.length === 0) return null;
   const weights = careWeights(network);
-  const reports = asked.map((one) => asHeard(network, weights, one));
+  const reports = asked.map((one) => asReport(network, weights, one));
   const { posterior } = weighAll(library, network, reports, 0, {
     similarity: similarityToCauses(library.descriptions(), contentWords.filter(isAsked)),
     asks: true,
-    tells: false,
+    reportsTrouble: false,
   });
   if (stopsAtRequest(network, posterior) === null) return null;
   const advice = planAdvice(library, network, posterior, context);

@@ -298,7 +298,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
       advice,
       context,
       words,
-      care: stance.tells ? careBeside(library, network, extracted, context) : null,
+      care: stance.reportsTrouble ? careBeside(library, network, extracted, context) : null,
     }),
   };
 }

@@ -10,8 +10,8 @@ import type { Answer } from './enquiry.ts';
 export interface Stance {
   /** It asks how or when a thing is done, and nothing on the plant was reported since. */
   readonly asks: boolean;
-  /** It tells of something on the plant. */
-  readonly tells: boolean;
+  /** It reports something on the plant. */
+  readonly reportsTrouble: boolean;
 }
 
 const OF_TROUBLE: ReadonlySet<RequestKind> = new Set(['theory', 'identify', 'is-problem']);
@@ -21,13 +21,13 @@ const asksOfTrouble = (requests: readonly Request[]): boolean =>
   requests.length > 0 && requests.every(({ kind }) => OF_TROUBLE.has(kind));
 
 /** Below this a report is too doubtful to say that something is wrong. */
-const SURELY_TOLD = 0.5;
+const MIN_SURE = 0.5;
 
 /**
  * Something is reported on the plant: not what happened around it, and not in the words of a question of care, such as
  * the grubs of "when do I treat for grubs".
  */
-function tellsOfTrouble(
+function isTroubleReported(
   library: Compiled,
   reports: readonly Report[],
   { findings, requests }: Extracted,
@@ -36,11 +36,11 @@ function tellsOfTrouble(
     ...requests.filter(({ kind }) => !OF_TROUBLE.has(kind)).map(({ span }) => span),
     ...findings.filter(({ finding }) => isAsking(finding)).map(({ span }) => span),
   ];
-  const heard = new Map(findings.map(({ finding, span }) => [finding, span]));
+  const spans = new Map(findings.map(({ finding, span }) => [finding, span]));
   return reports.some(({ finding, value, sure }) => {
     const about = library.findings.get(finding);
-    if (!value || sure < SURELY_TOLD || !about || about.kind === 'context') return false;
-    const span = heard.get(finding);
+    if (!value || sure < MIN_SURE || !about || about.kind === 'context') return false;
+    const span = spans.get(finding);
     return span === undefined || !asking.some((one) => overlaps(span, one));
   });
 }
@@ -63,5 +63,5 @@ export function stanceOf(
     extracted.asks &&
     !asksOfTrouble(extracted.requests) &&
     !answers.some((one) => affirmsTrouble(library, one));
-  return { asks, tells: !asks && tellsOfTrouble(library, reports, extracted) };
+  return { asks, reportsTrouble: !asks && isTroubleReported(library, reports, extracted) };
 }

@@ -90,7 +90,7 @@ export interface Weighing {
   readonly wording: readonly Weighed[];
 }
 
-const NO_WORDS: Words = { similarity: () => 0, asks: false, tells: false };
+const NO_WORDS: Words = { similarity: () => 0, asks: false, reportsTrouble: false };
 
 function productOf([first, ...others]: readonly Wording[]): Float64Array | undefined {
   return others.reduce(
@@ -119,8 +119,11 @@ export function weighAll(
       ? unmentioned(library, network, sure).map((node) => nonMentionOf(node, silence))
       : [];
   const wording = weighWords(network, words);
-  const told = wording.filter(({ finding }) => finding === TROUBLE_PSEUDO_FINDING);
-  const likelihoods = [...[...evidence, ...told].map(({ likelihood }) => likelihood), ...silences];
+  const trouble = wording.filter(({ finding }) => finding === TROUBLE_PSEUDO_FINDING);
+  const likelihoods = [
+    ...[...evidence, ...trouble].map(({ likelihood }) => likelihood),
+    ...silences,
+  ];
   const logScale = multiplyAll(weights, network, likelihoods, productOf(wording));
   return { posterior: posteriorFrom(network, weights, logScale), evidence, wording };
 }

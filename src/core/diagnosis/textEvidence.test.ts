@@ -31,14 +31,16 @@ const factor = (
 ): number | undefined => wording?.factors[at(id)];
 
 it('moves nothing where no words are alike and nothing is asked', () => {
-  expect(weighWords(network, { similarity: () => 0, asks: false, tells: false })).toEqual([]);
+  expect(weighWords(network, { similarity: () => 0, asks: false, reportsTrouble: false })).toEqual(
+    [],
+  );
 });
 
 it('moves a cause by its likeness, a third of its weight, up to a bound', () => {
   const [words, ...more] = weighWords(network, {
     similarity: likeness({ rust: 2, beetle: 100, 'care-prune': -3 }),
     asks: false,
-    tells: false,
+    reportsTrouble: false,
   });
   expect(more).toEqual([]);
   expect(words).toMatchObject({ finding: 'like-words', value: true, sure: 1 });
@@ -52,7 +54,7 @@ it('counts of two causes the one whose words are more alike', () => {
   const [words] = weighWords(network, {
     similarity: likeness({ rust: 2, beetle: 1 }),
     asks: false,
-    tells: false,
+    reportsTrouble: false,
   });
   if (!words) throw new Error('no wording');
   const chance = (hypothesis: number) => likelihoodAt(network, words.likelihood, hypothesis);
@@ -63,24 +65,28 @@ it('counts of two causes the one whose words are more alike', () => {
 });
 
 it('speaks for the questions of care where the text only asks', () => {
-  const [asks] = weighWords(network, { similarity: () => 0, asks: true, tells: false });
+  const [asks] = weighWords(network, { similarity: () => 0, asks: true, reportsTrouble: false });
   expect(asks?.finding).toBe('asks-only');
   expect(factor(asks, 'care-prune')).toBe(15);
   expect(factor(asks, 'rust')).toBe(1);
   const [, more] = weighWords(network, {
     similarity: likeness({ 'care-prune': 2 }),
     asks: true,
-    tells: false,
+    reportsTrouble: false,
   });
   expect(factor(more, 'care-prune')).toBeCloseTo(15 * Math.exp(0.6), 10);
 });
 
-it('speaks against every question of care, also beside a trouble, where a trouble is told', () => {
-  const [told, ...more] = weighWords(network, { similarity: () => 0, asks: false, tells: true });
-  if (!told) throw new Error('no wording');
+it('speaks against every question of care, also beside a trouble, where a trouble is reported', () => {
+  const [reported, ...more] = weighWords(network, {
+    similarity: () => 0,
+    asks: false,
+    reportsTrouble: true,
+  });
+  if (!reported) throw new Error('no wording');
   expect(more).toEqual([]);
-  expect(told).toMatchObject({ finding: 'tells-trouble', value: true });
-  const chance = (hypothesis: number) => likelihoodAt(network, told.likelihood, hypothesis);
+  expect(reported).toMatchObject({ finding: 'reports-trouble', value: true });
+  const chance = (hypothesis: number) => likelihoodAt(network, reported.likelihood, hypothesis);
   expect(chance(FIRST_SINGLE + at('care-prune'))).toBe(0.001);
   expect([NOTHING_WRONG, NOT_IN_LIBRARY, FIRST_SINGLE + at('rust')].map(chance)).toEqual([1, 1, 1]);
   const pair = (a: string, b: string) =>
@@ -90,7 +96,7 @@ it('speaks against every question of care, also beside a trouble, where a troubl
   const { posterior } = weighAll(library, network, [], 0, {
     similarity: () => 0,
     asks: false,
-    tells: true,
+    reportsTrouble: true,
   });
   expect(posterior.causes[at('care-prune')]).toBeLessThan(0.001);
 });
@@ -98,5 +104,5 @@ it('speaks against every question of care, also beside a trouble, where a troubl
 it('finds nothing to speak against on a plant without questions of care', () => {
   const plain = miniLibrary([{ id: 'sign' }], [{ id: 'rust', findings: { sign: 'often' } }]);
   const alone = buildNetwork(plain, plantId('fern'), circumstancesAt(plain));
-  expect(weighWords(alone, { similarity: () => 0, asks: false, tells: true })).toEqual([]);
+  expect(weighWords(alone, { similarity: () => 0, asks: false, reportsTrouble: true })).toEqual([]);
 });

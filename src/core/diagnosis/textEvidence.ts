@@ -11,8 +11,8 @@ import type { Weighed } from './weigh.ts';
 /** Stands among the arguments for a text that only asks; no finding of the library. */
 export const REQUEST_PSEUDO_FINDING: FindingId = findingIdSchema.parse('asks-only');
 
-/** Stands among the arguments for a text that tells of a trouble; no finding of the library. */
-export const TROUBLE_PSEUDO_FINDING: FindingId = findingIdSchema.parse('tells-trouble');
+/** Stands among the arguments for a text that reports a trouble; no finding of the library. */
+export const TROUBLE_PSEUDO_FINDING: FindingId = findingIdSchema.parse('reports-trouble');
 
 /** Stands among the arguments for the likeness of the words as a whole; no finding of the library. */
 export const TEXT_SIMILARITY_PSEUDO_FINDING: FindingId = findingIdSchema.parse('like-words');
@@ -36,25 +36,25 @@ export interface Words {
   readonly similarity: SimilarityOf;
   /** It asks how or when a thing is done, and reports nothing seen. */
   readonly asks: boolean;
-  /** It tells of something seen on the plant. */
-  readonly tells: boolean;
+  /** It reports something seen on the plant. */
+  readonly reportsTrouble: boolean;
 }
 
 /** Likelihood of a text that only asks, given a question of care, over that given a trouble; judgement. */
 const ASKS_OF_CARE = 15;
 
 /**
- * Likelihood of a text that tells of a trouble, given a question of care, over that given a trouble; judgement. What is
+ * Likelihood of a text that reports a trouble, given a question of care, over that given a trouble; judgement. What is
  * asked beside it is answered on its own.
  */
-const TELLS_OF_CARE = 0.001;
+const REPORT_FROM_CARE = 0.001;
 
 /** What speaks against every question of care, alone or beside a trouble; null where the plant has none. */
-function troubleTold(network: Network): Wording | null {
+function troubleReported(network: Network): Wording | null {
   const support = network.causes.flatMap((cause, i) => (isCareTopic(cause) ? [i] : []));
   if (support.length === 0) return null;
   const care = new Set(support);
-  const of = (i: number): number => (care.has(i) ? TELLS_OF_CARE : 1);
+  const of = (i: number): number => (care.has(i) ? REPORT_FROM_CARE : 1);
   return {
     finding: TROUBLE_PSEUDO_FINDING,
     value: true,
@@ -83,12 +83,12 @@ function wordingOf(
 }
 
 /**
- * Evidence of the text as a whole: how similar its words are to each cause's description, and whether it only asks or tells of a trouble.
+ * Evidence of the text as a whole: how similar its words are to each cause's description, and whether it only asks or reports a trouble.
  * Empty when neither changes a probability.
  */
 export function weighWords(
   network: Network,
-  { similarity, asks, tells }: Words,
+  { similarity, asks, reportsTrouble }: Words,
 ): readonly Wording[] {
   const alike = ({ id }: Cause): number =>
     Math.exp(Math.min(MAX_NATS, WORTH_OF_LIKENESS * Math.max(0, similarity(id))));
@@ -97,6 +97,6 @@ export function weighWords(
   return [
     wordingOf(network, TEXT_SIMILARITY_PSEUDO_FINDING, alike),
     asks ? wordingOf(network, REQUEST_PSEUDO_FINDING, asked) : null,
-    tells ? troubleTold(network) : null,
+    reportsTrouble ? troubleReported(network) : null,
   ].filter((one) => one !== null);
 }
