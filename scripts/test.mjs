@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { startCluster } from './lib/postgres.mjs';
 import { loud, main } from './lib/run.mjs';
-import { checkNode, ensureModules, ensurePackages, ROOT } from './lib/setup.mjs';
+import { checkNode, chromiumPath, ensureModules, ensurePackages, ROOT } from './lib/setup.mjs';
 
 /** Runs a command and keeps what it prints, so that several can run at once. */
 function quietly(title, command, args) {
@@ -64,7 +64,8 @@ main(async () => {
       // Chaos mostly waits, for a database of its own that it keeps ending.
       const chaos = quietly('chaos', process.execPath, ['scripts/chaos.mjs', '--rounds', '2']);
       try {
-        await step('end-to-end tests', bin('playwright'), ['test'], env);
+        const browser = { ...env, CHROMIUM: chromiumPath() };
+        await step('end-to-end tests', bin('playwright'), ['test'], browser);
       } finally {
         report([await chaos]);
       }

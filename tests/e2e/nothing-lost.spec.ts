@@ -1,5 +1,6 @@
 import { chromium, expect, test, type Browser, type Page } from '@playwright/test';
 import { seeded } from '../../src/core/util/random.ts';
+import { CHROMIUM } from '../support/chromium.ts';
 import { newCase, saved, words } from '../support/casePage.ts';
 
 const idOf = (page: Page): string => new URL(page.url()).pathname.split('/').at(-1) ?? '';
@@ -265,7 +266,7 @@ test.describe('what cannot be had is said', () => {
 
 test('over plain HTTP on a name of its own the application works', async () => {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: CHROMIUM,
     args: ['--no-sandbox', '--host-resolver-rules=MAP clinic.test 127.0.0.1'],
   });
   try {

@@ -12,7 +12,7 @@ import { circumstancesAt, findingId, plantId } from '../../src/test/setting.ts';
 const { inferences } = bayes;
 const NETWORKS = 200;
 /** A query of the general library takes a fifth of a second. */
-const GENERAL_QUERIES = 50;
+const GENERAL_QUERIES = 20;
 const pick = <T>(random: () => number, list: readonly T[]): T => {
   const one = list[Math.floor(random() * list.length)];
   if (one === undefined) throw new Error('the list is empty');

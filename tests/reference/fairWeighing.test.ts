@@ -39,7 +39,7 @@ it('is not moved by an answer that nobody is sure of at all', () => {
       );
       expect(after).toEqual(before);
     }),
-    { numRuns: 120 },
+    { numRuns: 50 },
   );
 });
 
@@ -59,7 +59,7 @@ it('leaves the odds of a cause against nothing wrong as they were, where it says
         expect(after?.[i] ?? NaN).toBeCloseTo(before?.[i] ?? NaN, 6);
       });
     }),
-    { numRuns: 120 },
+    { numRuns: 50 },
   );
   expect(compared).toBeGreaterThan(4000);
 });
