@@ -12,6 +12,7 @@ import {
 } from '../core/diagnosis/textEvidence.ts';
 import type { Argument } from '../core/diagnosis/explain.ts';
 import type { Experience } from '../core/diagnosis/learning.ts';
+import { isAsking } from '../core/knowledge/careTopics.ts';
 import type { Compiled } from '../core/library/compile.ts';
 import type { CauseId, FindingId, PlantId } from '../core/schema/common.ts';
 import { onNarrowLeaf } from '../core/schema/plate.ts';
@@ -31,6 +32,7 @@ import {
 import { answerText } from '../wording/answers.ts';
 import { amountText, measureDoubtText } from '../wording/amounts.ts';
 import {
+  askedLabel,
   deniedLabel,
   REQUEST_LABEL,
   TEXT_SIMILARITY_LABEL,
@@ -176,7 +178,8 @@ function labelOf(library: Compiled, id: FindingId): string {
   if (id === TEXT_SIMILARITY_PSEUDO_FINDING) return TEXT_SIMILARITY_LABEL;
   if (id === REQUEST_PSEUDO_FINDING) return REQUEST_LABEL;
   if (id === TROUBLE_PSEUDO_FINDING) return TROUBLE_LABEL;
-  return library.findings.get(id)?.label ?? id;
+  const label = library.findings.get(id)?.label ?? id;
+  return isAsking(id) ? askedLabel(label) : label;
 }
 
 /** Parameters of the drawing of a finding on a plant; a question may also be about a group or a plant, which have none. */

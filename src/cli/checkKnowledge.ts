@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { KnowledgeIssue } from '../core/knowledge/faults.ts';
 import { checkLibrary } from '../core/knowledge/check.ts';
 import { compileLibrary } from '../core/library/compile.ts';
 import { checkReliedOn } from '../core/knowledge/reliedOn.ts';
@@ -7,12 +8,12 @@ import {
   ENTRY_FIELDS,
   readLibrary,
   type KnowledgeFile,
-  type KnowledgeIssue,
   type ReadLibrary,
 } from '../core/knowledge/read.ts';
 import { weakestPairs } from '../core/library/separation.ts';
 import { fileNameFor, knowledgeLayout } from '../server/knowledge/knowledgeLayout.ts';
-import { issueLine, readKnowledgeFiles } from '../server/knowledge/loadLibrary.ts';
+import { readKnowledgeFiles } from '../server/knowledge/loadLibrary.ts';
+import { issueLine } from '../wording/libraryFaults.ts';
 import { checkReadability } from './readability.ts';
 
 /** Pairs listed in the report. */
@@ -38,12 +39,14 @@ function layoutIssues(files: readonly KnowledgeFile[]): readonly KnowledgeIssue[
       if (wanted === null || wanted === name) return [];
       const id = z.object({ id: z.string() }).safeParse(entry);
       const message = `belongs into ${section}/${wanted}.yaml`;
-      return [{ file, id: id.data?.id ?? '(no id)', field: '(file)', message }];
+      const fault = { code: 'as-read', message } as const;
+      return [{ file, id: id.data?.id ?? '(no id)', field: '(file)', fault }];
     });
     const message = 'is not in the layout of the library: run npm run format:knowledge';
+    const fault = { code: 'as-read', message } as const;
     return knowledgeLayout(text, fields) === text
       ? misplaced
-      : [...misplaced, { file, id: '(file)', field: '(file)', message }];
+      : [...misplaced, { file, id: '(file)', field: '(file)', fault }];
   });
 }
 

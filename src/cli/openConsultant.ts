@@ -3,7 +3,8 @@ import type { ConsultResponse } from '../contracts/consult.ts';
 import type { Problem } from '../contracts/problem.ts';
 import { createConsultant } from '../core/consult/consult.ts';
 import type { Result } from '../core/util/result.ts';
-import { issueLine, loadLibrary } from '../server/knowledge/loadLibrary.ts';
+import { loadLibrary } from '../server/knowledge/loadLibrary.ts';
+import { issueLine } from '../wording/libraryFaults.ts';
 
 /** Answers one request body, as the server does. */
 export type AnswerBody = (body: unknown) => Result<ConsultResponse, Problem>;

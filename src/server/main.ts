@@ -12,7 +12,8 @@ import { connect, type Connection } from './db/connect.ts';
 import { errorCode, isTransient, summarizeError } from './db/errors.ts';
 import { isFromNewerVersion } from './db/schemaVersion.ts';
 import type { Library } from '../core/schema/library.ts';
-import { issueLine, readCheckedLibrary } from './knowledge/loadLibrary.ts';
+import { issueLine } from '../wording/libraryFaults.ts';
+import { readCheckedLibrary } from './knowledge/loadLibrary.ts';
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 const MIGRATIONS = resolve('src/server/db/migrations');

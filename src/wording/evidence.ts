@@ -3,6 +3,9 @@ export const TEXT_SIMILARITY_LABEL = 'Words match its description';
 export const TROUBLE_LABEL = 'Reports that something is wrong';
 export const REQUEST_LABEL = 'Only asks what to do; nothing seen is reported';
 
+/** The label of the finding that a care topic is asked about. */
+export const askedLabel = (topic: string): string => `Asks: ${topic}`;
+
 /** The label of a finding that was denied. */
 export function deniedLabel(label: string): string {
   return `no “${label}”`;

@@ -72,12 +72,12 @@ export function careCause(topic: CareTopic): Cause {
   };
 }
 
-/** The finding that the enquirer asks about a topic. */
+/** The finding that the enquirer asks about a topic; its label is the name of the topic. */
 export function careFinding({ id, name, phrases, source }: CareTopic): Finding {
   return {
     ...ANY_FINDING,
     id: askingFor(id),
-    label: `Asks: ${name}`,
+    label: name,
     phrases,
     source,
   };

@@ -1,6 +1,7 @@
 import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
 import { checkLibrary } from './check.ts';
-import { readLibrary, type KnowledgeFile, type KnowledgeIssue } from './read.ts';
+import type { KnowledgeIssue } from './faults.ts';
+import { readLibrary, type KnowledgeFile } from './read.ts';
 
 const finding = {
   id: 'f',

@@ -1,4 +1,5 @@
-import { WORD_MODEL_FILE, type KnowledgeIssue, type ReadLibrary } from './read.ts';
+import type { KnowledgeIssue, LibraryFault } from './faults.ts';
+import { WORD_MODEL_FILE, type ReadLibrary } from './read.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { WindowRule } from '../schema/window.ts';
 import type { Library } from '../schema/library.ts';
@@ -8,7 +9,10 @@ import { UNPUBLISHED } from '../schema/source.ts';
 const RATE =
   /\b\d+(\.\d+)?\s*(ml|millilit\w*|fl\.? ?oz|tsp|tbsp|teaspoons?|tablespoons?)\s*(per|to|in|\/)\s*(a |an |one |each )?(lit\w*|l|gal\w*|square|sq)\b/i;
 
-type Report = (id: string, field: string, message: string) => void;
+/** Least number of findings of a cause. */
+const MIN_FINDINGS = 3;
+
+type Report = (id: string, field: string, fault: LibraryFault) => void;
 
 interface Known {
   readonly plants: ReadonlySet<string>;
@@ -47,7 +51,7 @@ function checkUnique(library: Library, report: Report): void {
   for (const section of [...sections, [...library.causes, ...library.careTopics]]) {
     const seen = new Set<string>();
     for (const { id } of section) {
-      if (seen.has(id)) report(id, 'id', 'stands twice; give one of them another id');
+      if (seen.has(id)) report(id, 'id', { code: 'id-twice' });
       seen.add(id);
     }
   }
@@ -61,7 +65,7 @@ function checkWindow(
   report: Report,
 ): void {
   if (rule?.kind === 'calendar' && rule.at !== null && !known.places.has(rule.at)) {
-    report(id, field, `the place "${rule.at}" is not in places/`);
+    report(id, field, { code: 'unknown-id', id: rule.at, section: 'places' });
   }
 }
 
@@ -70,14 +74,15 @@ function checkTwice({ id, treatments }: Cause, report: Report): void {
   for (const { use, only, except } of treatments) {
     const isAlone = treatments.filter((other) => other.use === use).length === 1;
     if (!isAlone && only === undefined && except === undefined)
-      report(id, 'treatments', `"${use}" stands twice; say with only or except of which plants`);
+      report(id, 'treatments', { code: 'treatment-twice', treatment: use });
   }
 }
 
 function checkCause(cause: Cause, known: Known, report: Report): void {
   const refer = (field: string, kind: keyof Known, list: readonly string[]): void => {
     for (const item of list) {
-      if (!known[kind].has(item)) report(cause.id, field, `"${item}" is not among the ${kind}`);
+      if (!known[kind].has(item))
+        report(cause.id, field, { code: 'unknown-id', id: item, section: kind });
     }
   };
   refer('hosts', 'plants', Object.keys(cause.hosts));
@@ -101,11 +106,11 @@ function checkCause(cause: Cause, known: Known, report: Report): void {
       cause.treatments.flatMap((option) => option[field] ?? []),
     );
   checkTwice(cause, report);
-  if (Object.keys(cause.hosts).length === 0) report(cause.id, 'hosts', 'name at least one host');
-  if (Object.keys(cause.findings).length < 3)
-    report(cause.id, 'findings', 'name at least 3 findings');
+  if (Object.keys(cause.hosts).length === 0) report(cause.id, 'hosts', { code: 'no-host' });
+  if (Object.keys(cause.findings).length < MIN_FINDINGS)
+    report(cause.id, 'findings', { code: 'too-few-findings', least: MIN_FINDINGS });
   if (cause.treatments.length === 0 && cause.leave === undefined) {
-    report(cause.id, 'treatments', 'name a treatment, or say under "leave" why none is needed');
+    report(cause.id, 'treatments', { code: 'no-treatment' });
   }
   checkWindow(cause.seen, cause.id, 'seen', known, report);
   for (const stage of cause.stages) checkWindow(stage.when, cause.id, 'stages', known, report);
@@ -119,10 +124,10 @@ function checkFindings(library: Library, known: Known, report: Report): void {
     for (const parent of finding.isA) {
       used.add(parent);
       if (!known.findings.has(parent))
-        report(finding.id, 'isA', `"${parent}" is not among the findings`);
+        report(finding.id, 'isA', { code: 'unknown-id', id: parent, section: 'findings' });
     }
     if (finding.group !== undefined && !known.groups.has(finding.group)) {
-      report(finding.id, 'group', `"${finding.group}" is not among the groups`);
+      report(finding.id, 'group', { code: 'unknown-id', id: finding.group, section: 'groups' });
     }
   }
   for (const { id, choices } of library.groups) {
@@ -131,14 +136,14 @@ function checkFindings(library: Library, known: Known, report: Report): void {
       .map((finding) => finding.id);
     for (const choice of choices)
       if (!members.includes(choice))
-        report(id, 'choices', `"${choice}" is not a finding of this group`);
+        report(id, 'choices', { code: 'not-of-group', finding: choice });
     for (const member of members)
       if (!choices.some((choice) => choice === member))
-        report(id, 'choices', `lacks "${member}", which is of this group`);
+        report(id, 'choices', { code: 'group-lacks', finding: member });
   }
   for (const { id, forAdvice, group } of library.findings) {
     if (!used.has(id) && !forAdvice && group === undefined)
-      report(id, '(entry)', 'no cause uses this finding; remove it or use it');
+      report(id, '(entry)', { code: 'unused-finding' });
   }
 }
 
@@ -152,11 +157,7 @@ function checkSources(library: Library, known: Known, report: Report): void {
   ];
   for (const entry of [...sections, library.treatments, library.places, library.views].flat()) {
     if (!known.sources.has(entry.source)) {
-      report(
-        entry.id,
-        'source',
-        `"${entry.source}" is neither practice nor judgement nor in sources/`,
-      );
+      report(entry.id, 'source', { code: 'unknown-source', source: entry.source });
     }
   }
 }
@@ -166,14 +167,18 @@ function checkStageSources(library: Library, known: Known, report: Report): void
   for (const { id, stages } of library.causes)
     for (const { source } of stages)
       if (source !== undefined && !known.sources.has(source))
-        report(id, 'stages', `"${source}" is neither practice nor judgement nor in sources/`);
+        report(id, 'stages', { code: 'unknown-source', source });
 }
 
 function checkViews(library: Library, known: Known, report: Report): void {
   for (const { id, about } of library.views)
     for (const one of about)
       if (!known.causes.has(one) && !known.treatments.has(one))
-        report(id, 'about', `"${one}" is not among the causes, care topics and treatments`);
+        report(id, 'about', {
+          code: 'unknown-id',
+          id: one,
+          section: 'causes, care topics and treatments',
+        });
 }
 
 function checkRates(library: Library, report: Report): void {
@@ -186,8 +191,7 @@ function checkRates(library: Library, report: Report): void {
     ...library.careTopics.flatMap((c) => c.steps.map((s) => [c.id, s.text] as const)),
   ];
   for (const [id, text] of texts) {
-    if (RATE.test(text))
-      report(id, 'text', 'holds an application rate; the rate comes from the label');
+    if (RATE.test(text)) report(id, 'text', { code: 'rate' });
   }
 }
 
@@ -197,8 +201,7 @@ function checkWordModel({ wordModel }: Library, known: Known, report: Report): v
     ...others.split(' '),
   ]);
   for (const id of new Set([...Object.keys(wordModel?.findings ?? {}), ...together]))
-    if (!known.findings.has(id))
-      report(id, WORD_MODEL_FILE, 'was learned but is not among the findings; run npm run learn');
+    if (!known.findings.has(id)) report(id, WORD_MODEL_FILE, { code: 'learned-unknown' });
 }
 
 /**
@@ -207,8 +210,8 @@ function checkWordModel({ wordModel }: Library, known: Known, report: Report): v
  */
 export function checkLibrary({ library, fileOf }: ReadLibrary): readonly KnowledgeIssue[] {
   const issues: KnowledgeIssue[] = [];
-  const report: Report = (id, field, message) => {
-    issues.push({ file: fileOf.get(id) ?? '(unknown file)', id, field, message });
+  const report: Report = (id, field, fault) => {
+    issues.push({ file: fileOf.get(id) ?? '(unknown file)', id, field, fault });
   };
   const known = knownIds(library);
   checkUnique(library, report);
@@ -223,12 +226,13 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
     checkWindow(plant.traits.bloom, plant.id, 'bloom', known, report);
     for (const parent of plant.parents) {
       if (!known.plants.has(parent))
-        report(plant.id, 'parents', `"${parent}" is not among the plants`);
+        report(plant.id, 'parents', { code: 'unknown-id', id: parent, section: 'plants' });
     }
   }
   for (const topic of library.careTopics) {
     for (const host of Object.keys(topic.hosts)) {
-      if (!known.plants.has(host)) report(topic.id, 'hosts', `"${host}" is not among the plants`);
+      if (!known.plants.has(host))
+        report(topic.id, 'hosts', { code: 'unknown-id', id: host, section: 'plants' });
     }
   }
   return issues;

@@ -9,6 +9,7 @@ import { sourceSchema } from '../schema/source.ts';
 import { treatmentSchema } from '../schema/treatment.ts';
 import { viewSchema } from '../schema/view.ts';
 import { wordModelSchema, type WordModelText } from '../schema/wordModel.ts';
+import type { KnowledgeIssue } from './faults.ts';
 import { hashText } from './hash.ts';
 
 /** One parsed YAML file of the library. `file` is its path below `knowledge/`. */
@@ -16,14 +17,6 @@ export interface KnowledgeFile {
   readonly file: string;
   readonly content: unknown;
   readonly text: string;
-}
-
-/** Something wrong in the library, worded for its editor. */
-export interface KnowledgeIssue {
-  readonly file: string;
-  readonly id: string;
-  readonly field: string;
-  readonly message: string;
 }
 
 const SECTIONS = {
@@ -60,7 +53,8 @@ function readEntry<T>(
     return [parsed.data];
   }
   for (const issue of parsed.error.issues) {
-    issues.push({ file, id, field: issue.path.join('.') || '(entry)', message: issue.message });
+    const fault = { code: 'as-read', message: issue.message } as const;
+    issues.push({ file, id, field: issue.path.join('.') || '(entry)', fault });
   }
   return [];
 }
@@ -79,8 +73,7 @@ function readSection<T extends { readonly id: string }>(
       const list = z.array(z.unknown()).safeParse(content);
       if (list.success)
         return list.data.flatMap((entry) => readEntry(schema, entry, file, issues, files));
-      const message = 'the file must hold a list of entries';
-      issues.push({ file, id: '(file)', field: '(file)', message });
+      issues.push({ file, id: '(file)', field: '(file)', fault: { code: 'no-list' } });
       return [];
     })
     .sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
@@ -99,7 +92,8 @@ function readWordLists(
   const parsed = wordClassesSchema.safeParse(file?.content ?? {});
   if (parsed.success) return parsed.data;
   for (const issue of parsed.error.issues) {
-    issues.push({ file: name, id: issue.path.join('.'), field: '(list)', message: issue.message });
+    const fault = { code: 'as-read', message: issue.message } as const;
+    issues.push({ file: name, id: issue.path.join('.'), field: '(list)', fault });
   }
   return {};
 }
@@ -114,8 +108,8 @@ function readWordModel(
   const parsed = wordModelSchema.safeParse(file.content);
   if (parsed.success) return parsed.data;
   for (const issue of parsed.error.issues) {
-    const message = `${issue.message}; run npm run learn to write the file anew`;
-    issues.push({ file: WORD_MODEL_FILE, id: issue.path.join('.'), field: '(text)', message });
+    const fault = { code: 'word-model', message: issue.message } as const;
+    issues.push({ file: WORD_MODEL_FILE, id: issue.path.join('.'), field: '(text)', fault });
   }
   return null;
 }

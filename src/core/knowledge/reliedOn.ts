@@ -1,6 +1,6 @@
 import type { Library } from '../schema/library.ts';
 import { RELIED_ON } from '../schema/reliedOn.ts';
-import type { KnowledgeIssue } from './read.ts';
+import type { KnowledgeIssue } from './faults.ts';
 
 /**
  * Ids that the code names and the library lacks, as issues; empty when all are there. A library with such an issue is
@@ -17,7 +17,7 @@ export function checkReliedOn(
         file: `${section}/`,
         id,
         field: 'id',
-        message: `the code relies on this id: keep it, or change src/core/schema/reliedOn.ts with it`,
+        fault: { code: 'relied-on' },
       }));
   });
 }

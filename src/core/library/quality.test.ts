@@ -86,8 +86,8 @@ it('asks for many ways to say what many causes show', () => {
   const read = readMini(findings, causes, PLANTS);
   const issues = checkQuality(read, miniLibrary(findings, causes, PLANTS));
   const told = issues.filter(({ id, field }) => id === 'f1' && field === 'phrases');
-  expect(told.map(({ message }) => message)).toEqual([
-    '10 causes show it, so give at least 10 ways to say it; it has 2',
+  expect(told.map(({ fault }) => fault)).toEqual([
+    { code: 'too-few-phrases', causes: 10, phrases: 2, least: 10 },
   ]);
 });
 

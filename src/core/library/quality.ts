@@ -1,5 +1,6 @@
 import type { Compiled } from './compile.ts';
-import type { KnowledgeIssue, ReadLibrary } from '../knowledge/read.ts';
+import type { KnowledgeIssue, LibraryFault } from '../knowledge/faults.ts';
+import type { ReadLibrary } from '../knowledge/read.ts';
 import { FREQUENCY } from '../schema/scale.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Cause } from '../schema/cause.ts';
@@ -17,19 +18,19 @@ const TELLS_APART = 0.35;
 /** Two causes of one plant must not be more alike than this. */
 export const MAX_ALIKE = 0.93;
 
-type Report = (id: string, field: string, message: string) => void;
+type Report = (id: string, field: string, fault: LibraryFault) => void;
 
 function checkFindings(cause: Cause, library: Compiled, report: Report): void {
   const shown = Object.values(cause.findings).filter((word) => FREQUENCY[word] > 0);
   if (shown.length < MIN_FINDINGS)
-    report(cause.id, 'findings', `shows ${shown.length} findings; name at least ${MIN_FINDINGS}`);
+    report(cause.id, 'findings', {
+      code: 'shows-too-little',
+      shown: shown.length,
+      least: MIN_FINDINGS,
+    });
   const nearest = cause.lookAlikes[0];
   if (!nearest) {
-    report(
-      cause.id,
-      'lookAlikes',
-      'name the cause it is most often taken for and what tells them apart',
-    );
+    report(cause.id, 'lookAlikes', { code: 'no-look-alike' });
     return;
   }
   const own = library.strengths.get(cause.id) ?? new Map<never, number>();
@@ -37,7 +38,7 @@ function checkFindings(cause: Cause, library: Compiled, report: Report): void {
   const apart = [...new Set([...own.keys(), ...other.keys()])].some(
     (finding) => Math.abs((own.get(finding) ?? 0) - (other.get(finding) ?? 0)) >= TELLS_APART,
   );
-  if (!apart) report(cause.id, 'lookAlikes', `no finding tells it from ${nearest.id}`);
+  if (!apart) report(cause.id, 'lookAlikes', { code: 'not-told-apart', other: nearest.id });
 }
 
 /** A cause has a season, or its treatments have, or it says that nothing about it has one. */
@@ -63,7 +64,7 @@ function checkDates({ id, treatments }: Cause, library: Compiled, report: Report
     const words = text ?? treatment?.text ?? '';
     const rule = when ?? treatment?.when;
     if (ANOTHER_TIME.test(words) && (rule === undefined || rule.kind === 'any'))
-      report(id, 'treatments', `"${use}" names a season in its words; give it a window`);
+      report(id, 'treatments', { code: 'season-without-window', treatment: use });
   }
 }
 
@@ -74,13 +75,8 @@ function checkCause(cause: Cause, library: Compiled, report: Report): void {
   const { looks, yield: crop, plant, neighbours, people } = cause.harm;
   const harms = [looks, crop, plant, neighbours, people];
   if (!harmless && harms.every((harm) => harm === 'none'))
-    report(cause.id, 'harm', 'say what harm it does, or under "leave" why it may be left');
-  if (!hasTiming(cause, library))
-    report(
-      cause.id,
-      'timing',
-      'give "seen", a stage or a treatment window, or write "timing: none"',
-    );
+    report(cause.id, 'harm', { code: 'no-harm' });
+  if (!hasTiming(cause, library)) report(cause.id, 'timing', { code: 'no-timing' });
 }
 
 function checkPlants(library: Compiled, report: Report): void {
@@ -91,17 +87,13 @@ function checkPlants(library: Compiled, report: Report): void {
     );
     const troubles = causes.filter((cause) => !isCareTopic(cause));
     if (troubles.length < MIN_CAUSES)
-      report(
-        plant.id,
-        'causes',
-        `only ${troubles.length} causes reach it; at least ${MIN_CAUSES} must`,
-      );
+      report(plant.id, 'causes', {
+        code: 'too-few-causes',
+        causes: troubles.length,
+        least: MIN_CAUSES,
+      });
     if (!troubles.some(({ category }) => category === 'normal') && plant.normalLooks !== 'none')
-      report(
-        plant.id,
-        'normalLooks',
-        'no normal look reaches it; add one or write "normalLooks: none"',
-      );
+      report(plant.id, 'normalLooks', { code: 'no-normal-look' });
   }
 }
 
@@ -110,12 +102,13 @@ function checkSeparation(library: Compiled, report: Report): void {
   for (const { first, second, similarity, plant } of weakestPairs(library)) {
     if (similarity <= MAX_ALIKE || seen.has(`${first} ${second}`)) continue;
     seen.add(`${first} ${second}`);
-    const percent = Math.round(100 * similarity);
-    report(
-      first,
-      'findings',
-      `is ${percent} % alike to ${second} on ${plant}; at most ${100 * MAX_ALIKE} % may be`,
-    );
+    report(first, 'findings', {
+      code: 'too-alike',
+      other: second,
+      plant,
+      alike: similarity,
+      most: MAX_ALIKE,
+    });
   }
 }
 
@@ -124,8 +117,7 @@ const TRADE_MARK = /[®™©]|\btrade ?mark/i;
 
 function checkNames({ library }: ReadLibrary, report: Report): void {
   for (const { id, name, text, cautions } of library.treatments)
-    if (TRADE_MARK.test([name, text, ...cautions].join(' ')))
-      report(id, 'text', 'names a brand; name the active ingredient or the practice');
+    if (TRADE_MARK.test([name, text, ...cautions].join(' '))) report(id, 'text', { code: 'brand' });
 }
 
 /** Findings that many causes show are described in many ways. */
@@ -136,11 +128,12 @@ function checkPhrases(library: Compiled, report: Report): void {
   for (const { id, phrases } of library.findings.values()) {
     const shownBy = causes.get(id) ?? 0;
     if (shownBy >= COMMON && phrases.length < MIN_PHRASES)
-      report(
-        id,
-        'phrases',
-        `${shownBy} causes show it, so give at least ${MIN_PHRASES} ways to say it; it has ${phrases.length}`,
-      );
+      report(id, 'phrases', {
+        code: 'too-few-phrases',
+        causes: shownBy,
+        phrases: phrases.length,
+        least: MIN_PHRASES,
+      });
   }
 }
 
@@ -148,9 +141,8 @@ function checkPhrases(library: Compiled, report: Report): void {
 function checkSeen({ library }: ReadLibrary, report: Report): void {
   for (const { id, kind, plate, how } of library.findings) {
     if (kind === 'context') continue;
-    if (plate === undefined)
-      report(id, 'plate', 'say how it looks, for example "leaf, yellow, veins green", or "none"');
-    if (how === undefined) report(id, 'how', 'say in one sentence how to look');
+    if (plate === undefined) report(id, 'plate', { code: 'no-plate' });
+    if (how === undefined) report(id, 'how', { code: 'no-way-to-look' });
   }
 }
 
@@ -161,8 +153,8 @@ function checkSeen({ library }: ReadLibrary, report: Report): void {
  */
 export function checkQuality(read: ReadLibrary, compiled: Compiled): readonly KnowledgeIssue[] {
   const issues: KnowledgeIssue[] = [];
-  const report: Report = (id, field, message) => {
-    issues.push({ file: read.fileOf.get(id) ?? '(unknown file)', id, field, message });
+  const report: Report = (id, field, fault) => {
+    issues.push({ file: read.fileOf.get(id) ?? '(unknown file)', id, field, fault });
   };
   for (const cause of read.library.causes) checkCause(cause, compiled, report);
   checkPlants(compiled, report);

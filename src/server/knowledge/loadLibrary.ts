@@ -1,16 +1,12 @@
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { join, relative, sep } from 'node:path';
 import { LineCounter, parseDocument } from 'yaml';
+import type { KnowledgeIssue } from '../../core/knowledge/faults.ts';
 import { checkLibrary } from '../../core/knowledge/check.ts';
 import { checkReliedOn } from '../../core/knowledge/reliedOn.ts';
 import { compileLibrary, type Compiled } from '../../core/library/compile.ts';
 import type { Library } from '../../core/schema/library.ts';
-import {
-  libraryVersion,
-  readLibrary,
-  type KnowledgeFile,
-  type KnowledgeIssue,
-} from '../../core/knowledge/read.ts';
+import { libraryVersion, readLibrary, type KnowledgeFile } from '../../core/knowledge/read.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
 import { cacheLibrary, readCached } from './libraryCache.ts';
 
@@ -55,7 +51,8 @@ function parseTexts(
     for (const error of document.errors) {
       const { line } = lines.linePos(error.pos[0]);
       const message = error.message.split('\n')[0] ?? '';
-      issues.push({ file, id: '(file)', field: `line ${line}`, message });
+      const fault = { code: 'as-read', message } as const;
+      issues.push({ file, id: '(file)', field: `line ${line}`, fault });
     }
     return { file, text, content: document.errors.length > 0 ? [] : document.toJS() };
   });
@@ -89,9 +86,4 @@ export function readCheckedLibrary(folder: string): Result<Library, readonly Kno
 export function loadLibrary(folder: string): Result<Compiled, readonly KnowledgeIssue[]> {
   const library = readCheckedLibrary(folder);
   return library.ok ? ok(compileLibrary(library.value)) : library;
-}
-
-/** One issue as a line for people: file, id, field, message. */
-export function issueLine({ file, id, field, message }: KnowledgeIssue): string {
-  return `${file}: ${id}: ${field}: ${message}`;
 }

@@ -1,0 +1,58 @@
+/** What makes an entry of the library invalid; the words of every fault stand in `wording/libraryFaults.ts`. */
+export type EntryFault =
+  /** As worded by what read the file, or by a check outside the core. */
+  | { readonly code: 'as-read'; readonly message: string }
+  | { readonly code: 'word-model'; readonly message: string }
+  | { readonly code: 'no-list' }
+  | { readonly code: 'id-twice' }
+  | { readonly code: 'relied-on' }
+  | { readonly code: 'unknown-id'; readonly id: string; readonly section: string }
+  | { readonly code: 'unknown-source'; readonly source: string }
+  | { readonly code: 'treatment-twice'; readonly treatment: string }
+  | { readonly code: 'no-host' }
+  | { readonly code: 'too-few-findings'; readonly least: number }
+  | { readonly code: 'no-treatment' }
+  | { readonly code: 'not-of-group'; readonly finding: string }
+  | { readonly code: 'group-lacks'; readonly finding: string }
+  | { readonly code: 'unused-finding' }
+  | { readonly code: 'rate' }
+  | { readonly code: 'learned-unknown' };
+
+/** What keeps a sound entry from being good enough. */
+export type QualityFault =
+  | { readonly code: 'shows-too-little'; readonly shown: number; readonly least: number }
+  | { readonly code: 'no-look-alike' }
+  | { readonly code: 'not-told-apart'; readonly other: string }
+  | { readonly code: 'season-without-window'; readonly treatment: string }
+  | { readonly code: 'no-harm' }
+  | { readonly code: 'no-timing' }
+  | { readonly code: 'too-few-causes'; readonly causes: number; readonly least: number }
+  | { readonly code: 'no-normal-look' }
+  | {
+      readonly code: 'too-alike';
+      readonly other: string;
+      readonly plant: string;
+      /** 0 to 1. */
+      readonly alike: number;
+      /** 0 to 1. */
+      readonly most: number;
+    }
+  | { readonly code: 'brand' }
+  | {
+      readonly code: 'too-few-phrases';
+      readonly causes: number;
+      readonly phrases: number;
+      readonly least: number;
+    }
+  | { readonly code: 'no-plate' }
+  | { readonly code: 'no-way-to-look' };
+
+export type LibraryFault = EntryFault | QualityFault;
+
+/** Something wrong in the library: in which file, entry and field, and what. */
+export interface KnowledgeIssue {
+  readonly file: string;
+  readonly id: string;
+  readonly field: string;
+  readonly fault: LibraryFault;
+}

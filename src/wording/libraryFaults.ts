@@ -1,0 +1,80 @@
+import type { KnowledgeIssue, LibraryFault, QualityFault } from '../core/knowledge/faults.ts';
+
+const percent = (share: number): number => Math.round(100 * share);
+
+/** What is wrong in an entry of the library, with the cure, for its editor. */
+export function faultText(fault: LibraryFault): string {
+  switch (fault.code) {
+    case 'as-read':
+      return fault.message;
+    case 'word-model':
+      return `${fault.message}; run npm run learn to write the file anew`;
+    case 'no-list':
+      return 'the file must hold a list of entries';
+    case 'id-twice':
+      return 'stands twice; give one of them another id';
+    case 'relied-on':
+      return 'the code relies on this id: keep it, or change src/core/schema/reliedOn.ts with it';
+    case 'unknown-id':
+      return `"${fault.id}" is not among the ${fault.section}`;
+    case 'unknown-source':
+      return `"${fault.source}" is neither practice nor judgement nor in sources/`;
+    case 'treatment-twice':
+      return `"${fault.treatment}" stands twice; say with only or except of which plants`;
+    case 'no-host':
+      return 'name at least one host';
+    case 'too-few-findings':
+      return `name at least ${fault.least} findings`;
+    case 'no-treatment':
+      return 'name a treatment, or say under "leave" why none is needed';
+    case 'not-of-group':
+      return `"${fault.finding}" is not a finding of this group`;
+    case 'group-lacks':
+      return `lacks "${fault.finding}", which is of this group`;
+    case 'unused-finding':
+      return 'no cause uses this finding; remove it or use it';
+    case 'rate':
+      return 'holds an application rate; the rate comes from the label';
+    case 'learned-unknown':
+      return 'was learned but is not among the findings; run npm run learn';
+    default:
+      return qualityText(fault);
+  }
+}
+
+/** What keeps a sound entry from being good enough. */
+function qualityText(fault: QualityFault): string {
+  switch (fault.code) {
+    case 'shows-too-little':
+      return `shows ${fault.shown} findings; name at least ${fault.least}`;
+    case 'no-look-alike':
+      return 'name the cause it is most often taken for and what tells them apart';
+    case 'not-told-apart':
+      return `no finding tells it from ${fault.other}`;
+    case 'season-without-window':
+      return `"${fault.treatment}" names a season in its words; give it a window`;
+    case 'no-harm':
+      return 'say what harm it does, or under "leave" why it may be left';
+    case 'no-timing':
+      return 'give "seen", a stage or a treatment window, or write "timing: none"';
+    case 'too-few-causes':
+      return `only ${fault.causes} causes reach it; at least ${fault.least} must`;
+    case 'no-normal-look':
+      return 'no normal look reaches it; add one or write "normalLooks: none"';
+    case 'too-alike':
+      return `is ${percent(fault.alike)} % alike to ${fault.other} on ${fault.plant}; at most ${percent(fault.most)} % may be`;
+    case 'brand':
+      return 'names a brand; name the active ingredient or the practice';
+    case 'too-few-phrases':
+      return `${fault.causes} causes show it, so give at least ${fault.least} ways to say it; it has ${fault.phrases}`;
+    case 'no-plate':
+      return 'say how it looks, for example "leaf, yellow, veins green", or "none"';
+    case 'no-way-to-look':
+      return 'say in one sentence how to look';
+  }
+}
+
+/** One issue as a line: file, id, field, what is wrong. */
+export function issueLine({ file, id, field, fault }: KnowledgeIssue): string {
+  return `${file}: ${id}: ${field}: ${faultText(fault)}`;
+}
