@@ -34,7 +34,11 @@ it('names no diagnosis for a question of care, and none where no cause leads', (
 
 it.each<[HeadlineEnd, RegExp]>([
   [{ code: 'wait', next }, /The time for it is about 10 August to 1 September\.$/],
-  [{ code: 'too-late', next: null }, /the next window is in its season\.$/],
+  [{ code: 'too-late', next: null, why: null }, /the next window is in its season\.$/],
+  [
+    { code: 'too-late', next: null, why: 'It is over.' },
+    /It is over\. What helps next comes in its season\.$/,
+  ],
   [{ code: 'library', text: 'It does no harm.' }, /It does no harm\.$/],
   [{ code: 'find-out' }, /find out first\.$/],
 ])('ends with %j', (then, end) => {

@@ -181,7 +181,9 @@ function headlineEnd(end: HeadlineEnd, today: Day): string {
     case 'wait':
       return `The time for it is ${nextWindow(end.next, today)}.`;
     case 'too-late':
-      return `It is too late to treat this year; the next window is ${nextWindow(end.next, today)}.`;
+      return end.why === null
+        ? `It is too late to treat this year; the next window is ${nextWindow(end.next, today)}.`
+        : `${end.why} What helps next comes ${nextWindow(end.next, today)}.`;
     default:
       return ENDS[end.code];
   }

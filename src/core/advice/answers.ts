@@ -3,7 +3,8 @@ import { stem } from '../language/stem.ts';
 import { wordsIn } from '../language/tokens.ts';
 import type { Act, Request } from '../language/requests.ts';
 import { HARM } from '../schema/scale.ts';
-import { whyLeft, type Cause, type Harm } from '../schema/cause.ts';
+import type { Cause, Harm } from '../schema/cause.ts';
+import { whyNothing } from './pastHelp.ts';
 import type { Treatment } from '../schema/treatment.ts';
 import { hiddenBy } from './approach.ts';
 import type { AssessedTreatment } from './safetyJudge.ts';
@@ -139,7 +140,7 @@ function harmOf({ harm }: Cause): Reply {
 
 function isProblem({ advice, lead, context }: Answerable): Reply {
   if (!lead || advice.verdict === 'find-out') return { code: 'find-out-first' };
-  const left = whyLeft(lead.cause, context.kinds);
+  const left = whyNothing(lead.cause, context);
   return left === null ? harmOf(lead.cause) : { code: 'library', text: left };
 }
 
@@ -213,7 +214,7 @@ function outsidePlan({ options, context }: Answerable, act: Act, lead: Lead): Re
 function how(about: Answerable): Reply {
   const steps = doable(about);
   if (steps.length > 0 && about.advice.verdict !== 'find-out') return stepsFrom('none', steps);
-  const left = about.lead ? whyLeft(about.lead.cause, about.context.kinds) : null;
+  const left = about.lead ? whyNothing(about.lead.cause, about.context) : null;
   return left === null ? { code: 'find-out-first' } : { code: 'library', text: left };
 }
 

@@ -1,4 +1,6 @@
+import { adviceContext } from '../../test/adviceContext.ts';
 import { candidateOf, causeWith, opensIn } from '../../test/candidate.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
 import { day } from '../../test/setting.ts';
 import { askingFor } from '../knowledge/careTopics.ts';
 import type { Cause } from '../schema/cause.ts';
@@ -7,6 +9,7 @@ import { headlineOf } from './headline.ts';
 import type { Verdict } from './verdict.ts';
 
 const TODAY = day('2026-06-13');
+const CONTEXT = adviceContext(miniLibrary([], []), 44.6, '2026-06-13');
 const PEST = causeWith();
 const CARE = causeWith({
   category: 'care',
@@ -15,7 +18,7 @@ const CARE = causeWith({
 
 function ends(verdict: Verdict, cause: Cause = PEST, steps: readonly Chosen[] = []) {
   const lead = { cause, probability: 0.8, next: 0.1 };
-  const found = headlineOf(verdict, lead, [cause], steps, { today: TODAY, kinds: [] });
+  const found = headlineOf(verdict, lead, [cause], steps, CONTEXT);
   return found.code === 'lead' ? found.then : found;
 }
 const step = (state: Chosen['candidate']['state']): Chosen => ({
@@ -44,24 +47,34 @@ it.each([
   expect(ends(verdict, cause)).toEqual(expected);
 });
 
-it.each(['wait', 'too-late'] as const)('names the next window: %s', (verdict) => {
-  const opens = opensIn(TODAY, 30);
-  if (opens.kind !== 'opens') throw new Error('it does not open');
-  expect(ends(verdict, PEST, [step({ kind: 'always' }), step(opens)])).toEqual({
-    code: verdict,
-    next: opens.span,
-  });
-  expect(ends(verdict, PEST, [step({ kind: 'never', why: 'too-cool' })])).toEqual({
-    code: verdict,
-    next: null,
-  });
-  expect(ends(verdict)).toEqual({ code: verdict, next: null });
+it.each([{ code: 'wait' }, { code: 'too-late', why: null }] as const)(
+  'names the next window: %j',
+  (end) => {
+    const verdict = end.code;
+    const opens = opensIn(TODAY, 30);
+    if (opens.kind !== 'opens') throw new Error('it does not open');
+    expect(ends(verdict, PEST, [step({ kind: 'always' }), step(opens)])).toEqual({
+      ...end,
+      next: opens.span,
+    });
+    expect(ends(verdict, PEST, [step({ kind: 'never', why: 'too-cool' })])).toEqual({
+      ...end,
+      next: null,
+    });
+    expect(ends(verdict)).toEqual({ ...end, next: null });
+  },
+);
+
+it('says why nothing helps any more', () => {
+  const past = causeWith({ pastHelp: { why: 'Split fruit does not close.' } });
+  expect(ends('leave', past)).toEqual({ code: 'library', text: 'Split fruit does not close.' });
+  expect(ends('too-late', past)).toMatchObject({ why: 'Split fruit does not close.' });
 });
 
 it('names the causes that are at work together, the lead first', () => {
   const other = causeWith({ id: 'blight', name: 'Blight' });
   const lead = { cause: PEST, probability: 0.8, next: 0.1 };
-  expect(headlineOf('act-now', lead, [other, PEST], [], { today: TODAY, kinds: [] })).toEqual({
+  expect(headlineOf('act-now', lead, [other, PEST], [], CONTEXT)).toEqual({
     code: 'lead',
     cause: 'Pest',
     probability: 0.8,
@@ -73,7 +86,7 @@ it('names the causes that are at work together, the lead first', () => {
 });
 
 it('says that no cause leads yet', () => {
-  expect(headlineOf('find-out', null, [], [], { today: TODAY, kinds: [] })).toEqual({
+  expect(headlineOf('find-out', null, [], [], CONTEXT)).toEqual({
     code: 'no-cause-yet',
   });
 });

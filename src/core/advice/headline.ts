@@ -1,8 +1,8 @@
 import { isCareTopic } from '../knowledge/careTopics.ts';
-import { whyLeft, type Cause } from '../schema/cause.ts';
+import type { Cause } from '../schema/cause.ts';
 import type { Day } from '../timing/calendar.ts';
 import type { Chosen } from './choose.ts';
-import type { AdviceContext } from './context.ts';
+import { whyNothing, whyPastHelp, type PlantAndDay } from './pastHelp.ts';
 import type { Headline, HeadlineEnd, NextWindow } from './messages.ts';
 import { nextOf, type Lead, type Verdict } from './verdict.ts';
 
@@ -11,26 +11,25 @@ function nextWindow(steps: readonly Chosen[], today: Day): NextWindow {
   return state?.kind === 'opens' ? state.span : null;
 }
 
-/** The day and the plant that the advice is for. */
-type AdvisedOn = Pick<AdviceContext, 'today' | 'kinds'>;
-
 function endOf(
   verdict: Verdict,
   cause: Cause,
   steps: readonly Chosen[],
-  { today, kinds }: AdvisedOn,
+  on: PlantAndDay,
 ): HeadlineEnd {
+  const { today } = on;
   switch (verdict) {
     case 'leave': {
-      const text = whyLeft(cause, kinds);
+      const text = whyNothing(cause, on);
       if (text !== null) return { code: 'library', text };
       return { code: cause.category === 'normal' ? 'leave-normal' : 'leave-and-watch' };
     }
     case 'act-now':
       return cause.category === 'care' ? null : { code: 'start-now' };
     case 'wait':
+      return { code: 'wait', next: nextWindow(steps, today) };
     case 'too-late':
-      return { code: verdict, next: nextWindow(steps, today) };
+      return { code: 'too-late', next: nextWindow(steps, today), why: whyPastHelp(cause, on) };
     case 'find-out':
       return { code: isCareTopic(cause) ? 'ask-again' : 'find-out' };
     case 'professional':
@@ -44,7 +43,7 @@ export function headlineOf(
   lead: Lead | null,
   named: readonly Cause[],
   steps: readonly Chosen[],
-  on: AdvisedOn,
+  on: PlantAndDay,
 ): Headline {
   if (!lead) return { code: 'no-cause-yet' };
   const { cause, probability } = lead;

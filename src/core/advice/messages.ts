@@ -84,7 +84,9 @@ export type Headline =
 export type HeadlineEnd =
   | LibraryText
   | { readonly code: 'leave-normal' | 'leave-and-watch' | 'start-now' | 'professional' }
-  | { readonly code: 'wait' | 'too-late'; readonly next: NextWindow }
+  | { readonly code: 'wait'; readonly next: NextWindow }
+  /** `why` is the library's reason why nothing more helps this year; null where only the time for it is over. */
+  | { readonly code: 'too-late'; readonly next: NextWindow; readonly why: string | null }
   | { readonly code: 'find-out' | 'ask-again' }
   | null;
 

@@ -1,3 +1,4 @@
+import { adviceContext } from '../../test/adviceContext.ts';
 import { candidateOf, causeWith, opensIn, suspectOf } from '../../test/candidate.ts';
 import { miniLibrary } from '../../test/miniLibrary.ts';
 import { circumstancesAt, day, findingId, plantId } from '../../test/setting.ts';
@@ -16,6 +17,7 @@ const CARE = causeWith({
   category: 'care',
   findings: { [askingFor(causeWith({ id: 'care-prune' }).id)]: 'always' },
 });
+const CONTEXT = adviceContext(miniLibrary([], []), 44.6, '2026-06-13');
 const ALWAYS: WindowState = { kind: 'always' };
 const OPEN: WindowState = { kind: 'open', span: { from: TODAY, to: TODAY } };
 const NEVER: WindowState = { kind: 'never', why: 'too-cool' };
@@ -46,7 +48,7 @@ const lead = (probability = 0.9, next = 0, cause: Cause = PEST): Lead => ({
   next,
 });
 const verdict = (one: Lead | null, steps: readonly Chosen[]): string =>
-  verdictOf(one, steps, { today: TODAY, kinds: [plantId('fern')] });
+  verdictOf(one, steps, { ...CONTEXT, kinds: [plantId('fern')] });
 
 describe('a lead worth advising on', () => {
   it.each([
@@ -95,6 +97,22 @@ function doing(effect: number, state: WindowState, rung = 'hand'): Chosen {
     ? { ...one, candidate: { ...one.candidate, targets: [{ ...target, effect }] } }
     : one;
 }
+
+describe('a cause that nothing helps against any more', () => {
+  const why = 'What is swollen does not heal.';
+  const past = (more: Record<string, unknown> = {}): Lead =>
+    lead(0.9, 0, causeWith({ pastHelp: { why, ...more } }));
+  it.each([
+    ['has steps for later', past(), [step(ALWAYS), later(200)], 'too-late'],
+    ['has none', past(), [step(ALWAYS)], 'leave'],
+    ['is in the window of that', past({ when: '05-01..07-01' }), [step(ALWAYS)], 'leave'],
+    ['is before it', past({ when: '09-01..12-31' }), [step(ALWAYS)], 'act-now'],
+    ['is on such a plant', past({ only: ['fern'] }), [step(ALWAYS)], 'leave'],
+    ['is on another plant', past({ except: ['fern'] }), [step(ALWAYS)], 'act-now'],
+  ])('%s', (_, one, steps, expected) => {
+    expect(verdict(one, steps)).toBe(expected);
+  });
+});
 
 describe('when a cause is treated', () => {
   const soon = opensIn(TODAY, 30);

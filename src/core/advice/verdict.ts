@@ -7,7 +7,7 @@ import type { Rung } from '../schema/treatment.ts';
 import type { Day } from '../timing/calendar.ts';
 import { daysUntil } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
-import type { AdviceContext } from './context.ts';
+import { whyPastHelp, type PlantAndDay } from './pastHelp.ts';
 
 export const VERDICTS = [
   'leave',
@@ -151,12 +151,15 @@ function whenToDo({ cause }: Lead, steps: readonly Chosen[], today: Day): 'act-n
 export function verdictOf(
   lead: Lead | null,
   steps: readonly Chosen[],
-  { today, kinds }: Pick<AdviceContext, 'today' | 'kinds'>,
+  context: PlantAndDay,
 ): Verdict {
+  const { today, kinds } = context;
   if (!lead || !isAdvisable(lead)) return 'find-out';
   if (whyLeft(lead.cause, kinds) !== null || lead.cause.category === 'normal') return 'leave';
   if (steps.length === 0) return 'find-out';
   if (isCareTopic(lead.cause)) return whenToDo(lead, steps, today);
+  if (whyPastHelp(lead.cause, context) !== null)
+    return nextOf(steps, today) === null ? 'leave' : 'too-late';
   const best = steps.reduce((a, b) => (b.gain > a.gain ? b : a));
   if (best.candidate.treatment.rung === 'professional') return 'professional';
   return whenTreatable(lead, steps, today);

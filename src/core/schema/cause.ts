@@ -100,6 +100,10 @@ export const causeSchema = z.strictObject({
   leave: z.string().optional(),
   /** Kinds of plant on which it may be left alone, and why. */
   leaveOn: z.strictObject({ plants: z.array(plantIdSchema).min(1), why: z.string() }).optional(),
+  /** From when on, and on what plants, nothing more helps it this year, and why; always and on all where absent. */
+  pastHelp: z
+    .strictObject({ when: windowSchema.optional(), ...forKinds, why: z.string().min(10) })
+    .optional(),
   treatments: z.array(optionSchema).default([]),
   avoid: z.array(avoidSchema).default([]),
   /** What to expect, and what would mean the cause was another. */
