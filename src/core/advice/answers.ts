@@ -4,7 +4,7 @@ import { wordsIn } from '../language/tokens.ts';
 import type { Act, Request } from '../language/requests.ts';
 import { HARM } from '../schema/scale.ts';
 import type { Cause, Harm } from '../schema/cause.ts';
-import { whyNothing } from './pastHelp.ts';
+import { whyNothing } from './letBe.ts';
 import type { Treatment } from '../schema/treatment.ts';
 import { hiddenBy } from './approach.ts';
 import type { AssessedTreatment } from './safetyJudge.ts';

@@ -2,7 +2,7 @@ import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { Day } from '../timing/calendar.ts';
 import type { Chosen } from './choose.ts';
-import { whyNothing, whyPastHelp, type PlantAndDay } from './pastHelp.ts';
+import { whyNothing, whyPastHelp, type PlantAndDay } from './letBe.ts';
 import type { Headline, HeadlineEnd, NextWindow } from './messages.ts';
 import { nextOf, type Lead, type Verdict } from './verdict.ts';
 

@@ -118,7 +118,7 @@ it('leaves what does no harm', () => {
 it('leaves what does no harm on this kind of plant, and treats it on others', () => {
   const library = pestLibrary(
     {
-      leaveOn: { plants: ['fern'], why: 'A fern stands it.' },
+      leaveOn: [{ only: ['fern'], why: 'A fern stands it.' }],
       treatments: [{ use: 'pick', effect: 'strong' }],
     },
     [treatmentEntry('pick')],

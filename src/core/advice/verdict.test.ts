@@ -76,7 +76,7 @@ describe('a lead worth advising on', () => {
 describe('what is left', () => {
   it.each([
     [{ leave: 'It does no harm.' }],
-    [{ leaveOn: { plants: ['fern'], why: 'A fern stands it.' } }],
+    [{ leaveOn: [{ only: ['fern'], why: 'A fern stands it.' }] }],
     [{ category: 'normal' }],
   ])('%j', (change) => {
     expect(verdict(lead(0.9, 0, causeWith(change)), [step(ALWAYS)])).toBe('leave');

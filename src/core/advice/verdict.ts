@@ -2,12 +2,12 @@ import { numberAt } from '../util/entryAt.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
-import { whyLeft, type Cause } from '../schema/cause.ts';
+import type { Cause } from '../schema/cause.ts';
 import type { Rung } from '../schema/treatment.ts';
 import type { Day } from '../timing/calendar.ts';
 import { daysUntil } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
-import { whyPastHelp, type PlantAndDay } from './pastHelp.ts';
+import { whyLeft, whyPastHelp, type PlantAndDay } from './letBe.ts';
 
 export const VERDICTS = [
   'leave',
@@ -153,9 +153,9 @@ export function verdictOf(
   steps: readonly Chosen[],
   context: PlantAndDay,
 ): Verdict {
-  const { today, kinds } = context;
+  const { today } = context;
   if (!lead || !isAdvisable(lead)) return 'find-out';
-  if (whyLeft(lead.cause, kinds) !== null || lead.cause.category === 'normal') return 'leave';
+  if (whyLeft(lead.cause, context) !== null || lead.cause.category === 'normal') return 'leave';
   if (steps.length === 0) return 'find-out';
   if (isCareTopic(lead.cause)) return whenToDo(lead, steps, today);
   if (whyPastHelp(lead.cause, context) !== null)

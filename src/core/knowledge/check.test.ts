@@ -89,7 +89,7 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
   ],
   [
     'a kind of plant that does not exist, on which a cause is left',
-    { 'causes/c.yaml': [{ ...cause, leaveOn: { plants: ['moss'], why: 'It heals.' } }] },
+    { 'causes/c.yaml': [{ ...cause, leaveOn: [{ only: ['moss'], why: 'It heals by itself.' }] }] },
     { id: 'c', field: 'leaveOn' },
   ],
   [

@@ -1,6 +1,7 @@
 import type { KnowledgeIssue, LibraryFault } from './faults.ts';
 import { WORD_MODEL_FILE, type ReadLibrary } from './read.ts';
 import type { Cause } from '../schema/cause.ts';
+import type { ForKinds } from '../schema/kinds.ts';
 import type { WindowRule } from '../schema/window.ts';
 import type { Library } from '../schema/library.ts';
 import { UNPUBLISHED } from '../schema/source.ts';
@@ -98,13 +99,15 @@ function checkCause(cause: Cause, known: Known, report: Report): void {
     'treatments',
     cause.treatments.map(({ use }) => use),
   );
-  refer('leaveOn', 'plants', cause.leaveOn?.plants ?? []);
-  for (const field of ['only', 'except'] as const)
+  const forPlants = (field: string, list: readonly ForKinds[]): void =>
     refer(
-      'treatments',
+      field,
       'plants',
-      cause.treatments.flatMap((option) => option[field] ?? []),
+      list.flatMap(({ only, except }) => [...(only ?? []), ...(except ?? [])]),
     );
+  forPlants('leaveOn', cause.leaveOn);
+  forPlants('pastHelp', cause.pastHelp ? [cause.pastHelp] : []);
+  forPlants('treatments', cause.treatments);
   checkTwice(cause, report);
   if (Object.keys(cause.hosts).length === 0) report(cause.id, 'hosts', { code: 'no-host' });
   if (Object.keys(cause.findings).length < MIN_FINDINGS)
@@ -113,6 +116,8 @@ function checkCause(cause: Cause, known: Known, report: Report): void {
     report(cause.id, 'treatments', { code: 'no-treatment' });
   }
   checkWindow(cause.seen, cause.id, 'seen', known, report);
+  checkWindow(cause.pastHelp?.when, cause.id, 'pastHelp', known, report);
+  for (const { when } of cause.leaveOn) checkWindow(when, cause.id, 'leaveOn', known, report);
   for (const stage of cause.stages) checkWindow(stage.when, cause.id, 'stages', known, report);
   for (const option of cause.treatments)
     checkWindow(option.when, cause.id, 'treatments', known, report);

@@ -7,7 +7,6 @@ import {
   sourceRefSchema,
   treatmentIdSchema,
   wordOf,
-  type PlantId,
 } from './common.ts';
 import { forKinds } from './kinds.ts';
 import { RUNGS } from './treatment.ts';
@@ -75,6 +74,14 @@ export const stageSchema = z.strictObject({
 
 const avoidSchema = z.strictObject({ text: z.string(), why: z.string() });
 
+/** A window and kinds of plant, and what holds for them; at any time and for all plants where absent. */
+const circumstanceSchema = z.strictObject({
+  when: windowSchema.optional(),
+  ...forKinds,
+  why: z.string().min(10),
+});
+export type Circumstance = z.infer<typeof circumstanceSchema>;
+
 /** A pest, disease, shortage, condition or normal look. Shape of one entry of `knowledge/causes/*.yaml`. */
 export const causeSchema = z.strictObject({
   id: causeIdSchema,
@@ -98,12 +105,10 @@ export const causeSchema = z.strictObject({
   say: z.string().min(10),
   /** Why it may be left alone; set where no treatment is needed. */
   leave: z.string().optional(),
-  /** Kinds of plant on which it may be left alone, and why. */
-  leaveOn: z.strictObject({ plants: z.array(plantIdSchema).min(1), why: z.string() }).optional(),
+  /** On what plants and in which part of the year it may be left alone, and why. */
+  leaveOn: z.array(circumstanceSchema).default([]),
   /** From when on, and on what plants, nothing more helps it this year, and why; always and on all where absent. */
-  pastHelp: z
-    .strictObject({ when: windowSchema.optional(), ...forKinds, why: z.string().min(10) })
-    .optional(),
+  pastHelp: circumstanceSchema.optional(),
   treatments: z.array(optionSchema).default([]),
   avoid: z.array(avoidSchema).default([]),
   /** What to expect, and what would mean the cause was another. */
@@ -144,12 +149,3 @@ export type Cause = z.infer<typeof causeSchema>;
 export type CareTopic = z.infer<typeof careTopicSchema>;
 export type TreatmentOption = z.infer<typeof optionSchema>;
 export type Harm = z.infer<typeof harmSchema>;
-
-/**
- * Why a cause may be left alone on a plant. `kinds` is the plant with all groups above it. Returns null when it
- * should be treated.
- */
-export function whyLeft({ leave, leaveOn }: Cause, kinds: readonly PlantId[]): string | null {
-  if (leave !== undefined) return leave;
-  return leaveOn?.plants.some((one) => kinds.includes(one)) === true ? leaveOn.why : null;
-}

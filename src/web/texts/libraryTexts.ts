@@ -34,7 +34,6 @@ export const libraryTexts = {
   onlyFor: (those: string) => `; only for: ${those}`,
   exceptFor: (others: string) => `; not for: ${others}`,
   whatHelps: 'What helps',
-  on: 'On',
   effect: 'effect',
   easilyTakenFor: 'Easily taken for',
   nothingElseInTheLibrary: 'Nothing else in the library.',

@@ -2,8 +2,9 @@ import { commonTexts } from '../../texts/commonTexts.ts';
 import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { FREQUENCY, type Frequency } from '../../../core/schema/scale.ts';
-import type { Cause, TreatmentOption } from '../../../core/schema/cause.ts';
+import type { Cause, Circumstance } from '../../../core/schema/cause.ts';
 import type { FindingId, PlantId, TreatmentId } from '../../../core/schema/common.ts';
+import type { ForKinds } from '../../../core/schema/kinds.ts';
 import { midSentence } from '../../../wording/midSentence.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import type { LibraryIndex } from '../../library/libraryIndex.ts';
@@ -94,10 +95,27 @@ const namesOf = (shelf: LibraryIndex, kinds: readonly PlantId[]): string =>
     .map(midSentence)
     .join(', ');
 
-/** The kinds of plant that a treatment is for, where it is not for all. */
-function forWhich(shelf: LibraryIndex, { only, except }: TreatmentOption): string {
+/** The kinds of plant that a treatment or a reason is for, where it is not for all. */
+function forWhich(shelf: LibraryIndex, { only, except }: ForKinds): string {
   const [those, others] = [namesOf(shelf, only ?? []), namesOf(shelf, except ?? [])];
   return `${those && libraryTexts.onlyFor(those)}${others && libraryTexts.exceptFor(others)}`;
+}
+
+/** Why nothing needs doing or nothing helps, with when and on what that holds. */
+function Reason({
+  shelf,
+  circumstance,
+}: {
+  readonly shelf: LibraryIndex;
+  readonly circumstance: Circumstance;
+}) {
+  const { when, why } = circumstance;
+  const holds = `${when ? ruleInWords(when) : ''}${forWhich(shelf, circumstance)}`;
+  return (
+    <p>
+      {why} <Quiet>{capital(holds.replace(/^; /, ''))}</Quiet>
+    </p>
+  );
 }
 
 function WhatToDo({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause: Cause }) {
@@ -105,11 +123,9 @@ function WhatToDo({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cau
     <section>
       <h2>{libraryTexts.whatHelps}</h2>
       {cause.leave !== undefined && <p>{cause.leave}</p>}
-      {cause.leaveOn && (
-        <p>
-          {libraryTexts.on} {namesOf(shelf, cause.leaveOn.plants)}: {cause.leaveOn.why}
-        </p>
-      )}
+      {[...cause.leaveOn, ...(cause.pastHelp ? [cause.pastHelp] : [])].map((one) => (
+        <Reason key={one.why} shelf={shelf} circumstance={one} />
+      ))}
       <Facts>
         <tbody>
           {cause.treatments.map((option) => {
