@@ -13,7 +13,7 @@ import { expectedGain, gatherCandidates, suspectsOf } from './candidates.ts';
 import { chooseSteps, type Chosen } from './choose.ts';
 import type { AdviceContext } from './context.ts';
 import { judge, type AssessedTreatment } from './safetyJudge.ts';
-import { leadOf, verdictOf, type Lead, type Verdict } from './verdict.ts';
+import { leadOf, leadOnReport, verdictOf, type Lead, type Verdict } from './verdict.ts';
 import { headlineOf } from './headline.ts';
 import {
   distinct,
@@ -224,11 +224,14 @@ export function planAdvice(
   context: AdviceContext,
 ): Advice {
   const { today } = context;
-  const lead = leadOf(network, posterior);
+  const reports = context.reported.size;
+  const lead = leadOnReport(leadOf(network, posterior), reports);
   const suspects = suspectsOf(network, posterior);
   const judged = gatherCandidates(library, suspects, context).map((one) => judge(one, context));
   const { allowed, hidden } = sift(judged, context);
-  const chosen = chooseSteps(withoutLesserEnds(allowed, lead), today, lead?.cause.id ?? null);
+  // Without any report there is nothing yet to do something about.
+  const open = lead === null && reports === 0 ? [] : withoutLesserEnds(allowed, lead);
+  const chosen = chooseSteps(open, today, lead?.cause.id ?? null);
   const considered = chosen.length === 0 ? [] : [...chosen, ...toCome(judged, today)];
   const verdict = verdictOf(lead, considered, context);
   const known = namedCauses(network, posterior);

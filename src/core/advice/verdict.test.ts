@@ -8,7 +8,7 @@ import { askingFor } from '../knowledge/careTopics.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { WindowState } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
-import { leadOf, nextOf, verdictOf, type Lead } from './verdict.ts';
+import { leadOf, leadOnReport, nextOf, verdictOf, type Lead } from './verdict.ts';
 
 const TODAY = day('2026-06-13');
 const PEST = causeWith();
@@ -97,6 +97,17 @@ function doing(effect: number, state: WindowState, rung = 'hand'): Chosen {
     ? { ...one, candidate: { ...one.candidate, targets: [{ ...target, effect }] } }
     : one;
 }
+
+describe('a lead on nothing reported', () => {
+  it.each([
+    ['is none while it is a guess', lead(0.2, 0.19), 0, false],
+    ['counts where words alone make it clear', lead(0.5, 0.1), 0, true],
+    ['counts as soon as something is reported', lead(0.2, 0.19), 1, true],
+    ['counts where it is a question of care', lead(0.2, 0.19, CARE), 0, true],
+  ])('%s', (_, one, reports, counts) => {
+    expect(leadOnReport(one, reports)).toBe(counts ? one : null);
+  });
+});
 
 describe('a cause that nothing helps against any more', () => {
   const why = 'What is swollen does not heal.';

@@ -66,6 +66,13 @@ function isAdvisable({ cause, probability, next }: Lead): boolean {
   const clear = isCareTopic(cause) ? CLEAR_OF_NEXT_CARE : CLEAR_OF_NEXT;
   return probability >= MIN_CLEAR && probability >= clear * next;
 }
+
+/** The lead, unless nothing was reported and it is no more than a trouble that is common on such a plant. */
+export function leadOnReport(lead: Lead | null, reports: number): Lead | null {
+  if (lead === null || reports > 0 || isCareTopic(lead.cause)) return lead;
+  return isAdvisable(lead) ? lead : null;
+}
+
 /** Longest wait for a window that still counts as waiting; beyond it this year is lost. */
 const MAX_WAIT_DAYS = 150;
 
