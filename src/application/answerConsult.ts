@@ -2,6 +2,7 @@ import type { Finding } from '../core/schema/finding.ts';
 import type { Consultant, Consultation, RankedCause } from '../core/consult/consult.ts';
 import type { Answer, Enquiry } from '../core/consult/enquiry.ts';
 import type { Answered } from '../core/advice/answers.ts';
+import type { Urgent } from '../core/advice/urgent.ts';
 import { isPesticide } from '../core/advice/safetyRules.ts';
 import type { Question } from '../core/questions/questions.ts';
 import { PLANT_QUESTION } from '../core/questions/candidates.ts';
@@ -41,6 +42,7 @@ import {
 import { conflictText, plantQuestion, stoppingText } from '../wording/questions.ts';
 import {
   consultRequestSchema,
+  HANDLED,
   type ConsultRequest,
   type ConsultResponse,
   type Seen,
@@ -138,8 +140,13 @@ function toEnquiry(library: Compiled, request: ConsultRequest): Result<Enquiry, 
   const plant = resolvePlant(library, requestedPlant(request));
   if (!plant.ok) return plant;
   const answers: Answer[] = [];
+  const handled = new Set<string>();
   for (const [index, one] of request.answers.entries()) {
     if (one.finding === PLANT_QUESTION && one.value !== 'unknown') continue;
+    if (one.finding.startsWith(HANDLED)) {
+      if (one.value === true) handled.add(one.finding.slice(HANDLED.length));
+      continue;
+    }
     const answer = resolveAnswer(library, one, index);
     if (!answer.ok) return answer;
     answers.push(answer.value);
@@ -147,7 +154,7 @@ function toEnquiry(library: Compiled, request: ConsultRequest): Result<Enquiry, 
   const { words, place, channel, approach } = request;
   const experience = toExperience(library, request.experience);
   const asked = { words, today: today.value, place, plant: plant.value, channel, approach };
-  return ok({ ...asked, answers, experience, weather: observedDays(request.weather) });
+  return ok({ ...asked, answers, handled, experience, weather: observedDays(request.weather) });
 }
 
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));
@@ -281,10 +288,16 @@ function describeQuestion({ question, how }: Question): { question: string; how:
   return typeof question === 'string' ? { question, how } : plantQuestion(question);
 }
 
+function describeUrgent({ danger, span, calls }: Urgent): ConsultResponse['urgent'] {
+  const { id, name, say } = danger;
+  return { kind: id, name, say, span: [span.start, span.end], call: [...calls] };
+}
+
 function toResponse(library: Compiled, enquiry: Enquiry, found: Consultation): ConsultResponse {
   const { plant: set, today } = enquiry;
   const plateOf = platesOn(library, set ?? found.plants[0]?.plant ?? null);
   return {
+    urgent: found.urgent && describeUrgent(found.urgent),
     plant: describePlants(library, found, set),
     parts: found.parts.map(({ plant, words }) => ({ ...describePlant(library, plant), words })),
     amounts: found.amounts.map((amount) => ({

@@ -29,6 +29,9 @@ export const CORPUS = {
   /** What is asked for; the second set is never corrected by. */
   requests: 'train/requests',
   heldoutRequests: 'heldout/requests',
+  /** Remarks about danger and others much like them; the second set is only run. */
+  urgentWorkedWith: 'train/urgent',
+  urgentHeldOut: 'heldout/urgent',
   careEnquiries: 'enquiries/care',
   troubleEnquiries: 'enquiries/troubles',
 } as const;

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { makeLanguageContext } from '../core/library/languageContext.ts';
@@ -8,7 +8,9 @@ import { CORPUS, corpusText, labelledSentences, TRAINING_FILES } from './corpus.
 import { judgeSentence, scoreSentences } from './labelledSentences.ts';
 
 const MANIFEST = 'models/manifest.json';
-const WORD_LISTS = 'knowledge/language';
+const LANGUAGE = 'knowledge/language';
+/** The word lists of that folder that are learned with, in alphabetical order. */
+const WORD_LISTS = ['synonyms.yaml', 'word-classes.yaml'];
 
 const share = z.number().min(0).max(1);
 const manifestSchema = z.strictObject({
@@ -33,8 +35,8 @@ export type ModelManifest = z.infer<typeof manifestSchema>;
 export function inputsHash(): string {
   const hash = createHash('sha256');
   for (const name of TRAINING_FILES) hash.update(`${name}\n${corpusText(name)}`);
-  for (const name of readdirSync(WORD_LISTS).sort())
-    hash.update(`${name}\n${readFileSync(join(WORD_LISTS, name), 'utf8')}`);
+  for (const name of WORD_LISTS)
+    hash.update(`${name}\n${readFileSync(join(LANGUAGE, name), 'utf8')}`);
   return hash.digest('hex');
 }
 

@@ -4,6 +4,7 @@ import { VERDICTS } from '../core/advice/verdict.ts';
 import { REQUEST_KINDS } from '../core/language/requests.ts';
 import { RUNGS } from '../core/schema/treatment.ts';
 import { CATEGORIES } from '../core/schema/cause.ts';
+import { CALLS } from '../core/schema/danger.ts';
 import { parseDay } from '../core/timing/calendar.ts';
 
 /** Longest account of one enquiry, in characters: several pages of a letter. */
@@ -28,7 +29,11 @@ export const placeSchema = z.strictObject({
     .optional(),
 });
 
+/** What stands before the id of a danger in an answer that it was dealt with. */
+export const HANDLED = 'handled-';
+
 export const answerSchema = z.strictObject({
+  /** A finding, a group, the plant, or a danger that was dealt with. */
   finding: z.string().min(1).max(80),
   /** true, false, "unknown", or the id of the choice when `finding` is a group. */
   value: z.union([z.boolean(), z.string().min(1).max(80)]),
@@ -84,6 +89,24 @@ const namedSchema = z.object({
 const argumentSchema = z.object({ finding: z.string(), label: z.string(), decibans: z.number() });
 
 export const consultResponseSchema = z.object({
+  /**
+   * What comes before everything else, and whom to call; the advice waits while it stands. It goes when an answer
+   * `handled-` with its kind is true.
+   */
+  urgent: z
+    .object({
+      kind: z.string(),
+      name: z.string(),
+      /** What to do in the next minutes, to say aloud. */
+      say: z.string(),
+      span: z.tuple([z.number(), z.number()]),
+      call: z.array(
+        z.object({ call: z.enum(CALLS), who: z.string(), number: z.string().nullable() }),
+      ),
+    })
+    .nullable()
+    // Answers that were kept before there was any.
+    .default(null),
   plant: namedSchema
     .extend({
       confidence: z.number(),

@@ -10,6 +10,7 @@ export const enquiry = (words: string, change: Partial<Enquiry> = {}): Enquiry =
   channel: 'phone',
   approach: 'integrated',
   answers: [],
+  handled: new Set(),
   weather: [],
   experience: new Map(),
   ...change,

@@ -35,6 +35,7 @@ const DEFAULT_CAUSE = {
 export const REFERENCE_PLACE = {
   id: 'columbus',
   name: 'A continental place',
+  country: 'us',
   climate: 'humid continental',
   latitude: 40,
   longitude: -83,

@@ -191,6 +191,7 @@ function headlineEnd(end: HeadlineEnd, today: Day): string {
 
 /** The advice in one breath, to say aloud. */
 export function headlineText(headline: Headline, today: Day): string {
+  if (headline.code === 'urgent') return headline.say;
   if (headline.code === 'no-cause-yet')
     return 'What was said does not point to a cause yet: find out more before doing anything.';
   const { cause, probability, together, say, isCare, then } = headline;

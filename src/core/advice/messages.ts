@@ -66,6 +66,8 @@ export type NextWindow = { readonly from: Day; readonly to: Day } | null;
 /** The advice in one breath. */
 export type Headline =
   | { readonly code: 'no-cause-yet' }
+  /** The library's sentences about a danger. */
+  | { readonly code: 'urgent'; readonly say: string }
   | {
       readonly code: 'lead';
       readonly cause: string;

@@ -2,6 +2,7 @@ import { numberAt } from '../util/entryAt.ts';
 import type { Answered } from '../advice/answers.ts';
 import { planAdvice, type Advice } from '../advice/plan.ts';
 import type { AdviceContext } from '../advice/context.ts';
+import { countryAt, urgentOf, withheld, type Urgent } from '../advice/urgent.ts';
 import { findConflicts, type Conflict, type SameWords } from '../diagnosis/conflicts.ts';
 import {
   argumentsBetween,
@@ -30,6 +31,7 @@ import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 import { extract, type Extracted, type ExtractedFinding } from '../language/extract.ts';
+import { findDangers, type FoundDanger } from '../language/dangers.ts';
 import type { Token } from '../language/tokens.ts';
 import { similarityToCauses } from '../language/textSimilarity.ts';
 import { saidAmounts, type SaidAmount } from '../language/amounts.ts';
@@ -70,6 +72,8 @@ export interface Consultation {
   readonly doubts: readonly MeasureDoubt[];
   readonly counterfactuals: Counterfactuals | null;
   readonly pair: readonly PairArgument[];
+  /** What comes before everything else; then the advice waits and no request is answered. */
+  readonly urgent: Urgent | null;
   readonly advice: Advice;
   /** An answer to each request, in the order of the text. */
   readonly answers: readonly Answered[];
@@ -179,6 +183,7 @@ interface Kept {
   readonly extracting: (spoken: Spoken) => Extracted;
   readonly partsOf: (spoken: Spoken) => readonly PlantPart[];
   readonly amounts: (enquiry: Enquiry) => readonly SaidAmount[];
+  readonly dangers: (words: string) => readonly FoundDanger[];
 }
 
 /**
@@ -221,7 +226,10 @@ export function createConsultant(library: Compiled): Consultant {
       max: MAX_CACHED,
     },
   );
-  const kept: Kept = { almanacs, networks, extracting, partsOf, amounts };
+  const dangers = memoize((words: string) => findDangers(library.dangers, words), {
+    max: MAX_CACHED,
+  });
+  const kept: Kept = { almanacs, networks, extracting, partsOf, amounts, dangers };
   return (enquiry) => consult(library, enquiry, kept);
 }
 
@@ -272,8 +280,16 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
   const questions = plant === null ? plantFirst(inquiry.questions) : inquiry.questions;
   const samples = rankSamples(inquiry);
   const context = contextOf(library, enquiry, plant, reports, kept.almanacs(enquiry));
-  const advice = planAdvice(library, network, posterior, context);
+  const planned = planAdvice(library, network, posterior, context);
+  const urgent = urgentOf(
+    kept.dangers(words),
+    enquiry.handled,
+    library.contacts,
+    countryAt(library.places, place),
+  );
+  const advice = urgent === null ? planned : withheld(planned, urgent);
   return {
+    urgent,
     plants: extracted.plants,
     parts: kept.partsOf(enquiry),
     amounts,
@@ -291,7 +307,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     counterfactuals: counterfactualsOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),
     advice,
-    answers: answersTo(extracted.requests, {
+    answers: answersTo(urgent === null ? extracted.requests : [], {
       library,
       network,
       posterior,

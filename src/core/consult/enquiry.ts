@@ -26,6 +26,8 @@ export interface Enquiry {
   readonly channel: Channel;
   readonly approach: Approach;
   readonly answers: readonly Answer[];
+  /** Ids of dangers that were dealt with; the others come before all advice. */
+  readonly handled: ReadonlySet<string>;
   /** The clinic's confirmed cases; empty leaves the library's own idea of what is common. */
   readonly experience: Experience;
   /** Days observed at the place, in order; empty takes normal years. */

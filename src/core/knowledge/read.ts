@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../util/result.ts';
 import { careTopicSchema, causeSchema } from '../schema/cause.ts';
+import { contactsSchema, dangerSchema } from '../schema/danger.ts';
 import { findingGroupSchema, findingSchema, wordClassesSchema } from '../schema/finding.ts';
 import type { Library } from '../schema/library.ts';
 import { placeSchema } from '../schema/place.ts';
@@ -28,6 +29,8 @@ const SECTIONS = {
   treatments: treatmentSchema,
   views: viewSchema,
   places: placeSchema,
+  dangers: dangerSchema,
+  contacts: contactsSchema,
   sources: sourceSchema,
 } as const;
 
@@ -155,6 +158,9 @@ export function readLibrary(
     treatments: readSection('treatments', SECTIONS.treatments, input, issues, files),
     views: readSection('views', SECTIONS.views, input, issues, files),
     places: readSection('places', SECTIONS.places, input, issues, files),
+    dangers: readSection('dangers', SECTIONS.dangers, input, issues, files),
+    contacts: readSection('contacts', SECTIONS.contacts, input, issues, files),
+    dangerWords: readWordLists('language/danger-words.yaml', input, issues),
     sources: readSection('sources', SECTIONS.sources, input, issues, files),
   };
   return issues.length > 0 ? fail(issues) : ok({ library, fileOf: files });

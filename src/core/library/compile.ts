@@ -8,6 +8,8 @@ import {
   type SynonymsOf,
   type WordModel,
 } from '../language/wordModel.ts';
+import { compileDangers, type Dangers } from '../language/dangers.ts';
+import type { Contacts } from '../schema/danger.ts';
 import { buildHosting, type Hosting } from '../knowledge/hosting.ts';
 import { BACKGROUND, COMMONNESS } from '../schema/scale.ts';
 import { careCause, careFinding, careTreatments } from '../knowledge/careTopics.ts';
@@ -51,6 +53,8 @@ export interface Compiled {
   readonly descriptions: () => Descriptions;
   readonly shownBy: ShownBy;
   readonly hosting: Hosting;
+  readonly dangers: Dangers;
+  readonly contacts: readonly Contacts[];
 }
 
 const byId = <K extends string, T extends { readonly id: K }>(entries: readonly T[]): Map<K, T> =>
@@ -157,6 +161,8 @@ export function compileLibrary(library: Library): Compiled {
     ),
     shownBy: shownBy(strengths),
     hosting: buildHosting(allCauses, taxonomy),
+    dangers: compileDangers(library.dangers, library.dangerWords),
+    contacts: library.contacts,
   };
 }
 

@@ -1,4 +1,5 @@
 import type { CareTopic, Cause } from './cause.ts';
+import type { Contacts, Danger } from './danger.ts';
 import type { Finding, FindingGroup } from './finding.ts';
 import type { Place } from './place.ts';
 import type { Plant } from './plant.ts';
@@ -23,5 +24,9 @@ export interface Library {
   readonly treatments: readonly Treatment[];
   readonly views: readonly View[];
   readonly places: readonly Place[];
+  readonly dangers: readonly Danger[];
+  readonly contacts: readonly Contacts[];
+  /** Words of the patterns of dangers. */
+  readonly dangerWords: Readonly<Record<string, readonly string[]>>;
   readonly sources: readonly Source[];
 }

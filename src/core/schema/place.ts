@@ -8,6 +8,8 @@ export const placeSchema = z
   .strictObject({
     id: placeIdSchema,
     name: z.string(),
+    /** By ISO 3166, two small letters. */
+    country: z.string().regex(/^[a-z]{2}$/, 'two small letters'),
     climate: z.string(),
     latitude: z.number().min(-90).max(90),
     longitude: z.number().min(-180).max(180),

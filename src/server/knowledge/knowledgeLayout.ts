@@ -20,6 +20,8 @@ const FILE_FIELD: Readonly<Record<string, string | null>> = {
   groups: null,
   views: null,
   sources: null,
+  dangers: null,
+  contacts: null,
 };
 
 const flow = (node: unknown): string =>

@@ -6,6 +6,7 @@ import { midSentence } from '../../../wording/midSentence.ts';
 import { shortDate } from '../../kit/dates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
+import { Notice } from '../../kit/Notice.tsx';
 import { ColumnTitle, Quietly } from './common/layout.ts';
 
 type Advice = ConsultResponse['advice'];
@@ -104,6 +105,7 @@ interface AdvicePanelProps {
 /** The advice so far: a sentence to say aloud, dated steps, cautions, and what not to do. */
 export function AdvicePanel({ answer, today, closed, onDates }: AdvicePanelProps) {
   if (!answer) return null;
+  if (answer.urgent) return <Notice>{caseTexts.adviceWaits}</Notice>;
   const { verdict, headline, answers, steps, cautions, refer, notDoing, differ, lookAgain } =
     answer.advice;
   return (

@@ -27,6 +27,7 @@ import { KeysDialog } from './KeysDialog.tsx';
 import { Column, Columns } from './common/layout.ts';
 import { PlantTabs } from './PlantTabs.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
+import { UrgentBar } from './UrgentBar.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
 import { CaseContext, useRecordEvent } from './common/useCase.ts';
 
@@ -150,6 +151,7 @@ function OpenCase({ record, plant }: OpenCaseProps) {
       <PlantTabs record={record} active={plant.id} answer={answer} onShow={show} onAdd={addPlant} />
       <CaseHeader record={record} plant={plant} answer={answer} />
       <CaseNotes record={record} />
+      {answer?.urgent && <UrgentBar plant={plant} urgent={answer.urgent} />}
       <Work>
         <Columns>
           <PanelBoundary name={caseTexts.whatWasHeard} resetKey={panelKey}>

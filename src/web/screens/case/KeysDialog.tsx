@@ -33,6 +33,7 @@ const KEYS = [
   ['Alt N', caseTexts.noToTheFirstQuestion],
   ['Alt U', caseTexts.cannotTell],
   ['Alt T', caseTexts.goToDates],
+  ['Alt G', caseTexts.urgentKey],
   ['Alt P', caseTexts.addAnotherPlant],
   ['Alt D', caseTexts.backToTheDesk],
   ['?', caseTexts.thisList],

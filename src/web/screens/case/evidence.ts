@@ -1,5 +1,6 @@
 import type { CasePlant } from '../../../contracts/cases.ts';
-import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { HANDLED, type ConsultResponse } from '../../../contracts/consult.ts';
+import { caseTexts } from '../../texts/caseTexts.ts';
 
 /** One thing known about the plant, from the words or from an answer, as the Heard column lists it. */
 export interface Evidence {
@@ -52,7 +53,9 @@ export function listEvidence(
       const about = typeof value === 'string' && value !== 'unknown' ? value : finding;
       return {
         finding,
-        label: names.get(about) ?? wordsOf(about),
+        label: finding.startsWith(HANDLED)
+          ? caseTexts.dealtWith(spaced(finding.slice(HANDLED.length)))
+          : (names.get(about) ?? wordsOf(about)),
         part: 'answered',
         state: stateOf(value, sure),
         byHand: true,
@@ -61,8 +64,10 @@ export function listEvidence(
   return [...heard, ...answered];
 }
 
+const spaced = (id: string): string => id.replaceAll('-', ' ');
+
 /** A finding's id as words, for one that the present ranking does not mention. */
 function wordsOf(id: string): string {
-  const words = id.replaceAll('-', ' ');
+  const words = spaced(id);
   return words.charAt(0).toUpperCase() + words.slice(1);
 }

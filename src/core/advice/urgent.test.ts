@@ -1,0 +1,51 @@
+import { contactsSchema, dangerSchema } from '../schema/danger.ts';
+import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
+import { placeSchema } from '../schema/place.ts';
+import { countryAt, urgentOf } from './urgent.ts';
+
+const found = (id: string, call: string[]) => ({
+  danger: dangerSchema.parse({
+    id,
+    order: 1,
+    name: 'A danger',
+    signs: [['x']],
+    say: 'Get away from it and call for help.',
+    call,
+    source: 'judgement',
+  }),
+  span: { start: 0, end: 5 },
+});
+const CONTACTS = [
+  { id: 'any', name: 'Anywhere', calls: { vet: { who: 'a vet' }, poison: { who: 'a doctor' } } },
+  { id: 'nz', name: 'There', calls: { poison: { who: 'the poison line', number: '5' } } },
+].map((one) => contactsSchema.parse({ ...one, source: 'judgement' }));
+const place = (id: string, country: string, latitude: number) =>
+  placeSchema.parse({ ...REFERENCE_PLACE, id, country, latitude });
+
+it('calls whom the country names, and else whom one calls anywhere', () => {
+  const urgent = urgentOf([found('eaten', ['poison', 'vet', 'gas'])], new Set(), CONTACTS, 'nz');
+  expect(urgent?.calls).toEqual([
+    { call: 'poison', who: 'the poison line', number: '5' },
+    { call: 'vet', who: 'a vet', number: null },
+  ]);
+});
+
+it.each([null, 'xx'])('goes by what holds anywhere in a country that is %s', (country) => {
+  const urgent = urgentOf([found('eaten', ['poison'])], new Set(), CONTACTS, country);
+  expect(urgent?.calls).toEqual([{ call: 'poison', who: 'a doctor', number: null }]);
+});
+
+it('goes on to the next danger when one is dealt with, until none is left', () => {
+  const both = [found('eaten', ['vet']), found('fire', ['vet'])];
+  const left = (...handled: string[]) =>
+    urgentOf(both, new Set(handled), CONTACTS, null)?.danger.id ?? null;
+  expect([left(), left('eaten'), left('eaten', 'fire')]).toEqual(['eaten', 'fire', null]);
+});
+
+it('takes the country of the nearest place', () => {
+  const places = [place('a', 'nz', -40), place('b', 'gb', 52)];
+  const { longitude } = REFERENCE_PLACE;
+  expect(countryAt(places, { lat: 40, lon: longitude })).toBe('gb');
+  expect(countryAt(places, { lat: -35, lon: longitude })).toBe('nz');
+  expect(countryAt([], { lat: 0, lon: 0 })).toBeNull();
+});

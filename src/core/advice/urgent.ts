@@ -1,0 +1,68 @@
+import type { FoundDanger } from '../language/dangers.ts';
+import type { Call, Contacts, Danger } from '../schema/danger.ts';
+import type { Place } from '../schema/place.ts';
+import { distanceKm, type Coordinates } from '../timing/climate.ts';
+import type { Advice } from './plan.ts';
+
+/** One to call; `number` is null where the library knows none. */
+export interface CallFor {
+  readonly call: Call;
+  readonly who: string;
+  readonly number: string | null;
+}
+
+/** What comes before any diagnosis, and whom to call for it. */
+export interface Urgent {
+  readonly danger: Danger;
+  readonly span: FoundDanger['span'];
+  readonly calls: readonly CallFor[];
+}
+
+/** Contacts where no country is known, or for what a country does not name. */
+const ANYWHERE = 'any';
+
+/** The country of the nearest reference place, by ISO 3166; null without places. Near a border it can be the neighbor's. */
+export function countryAt(places: readonly Place[], at: Coordinates): string | null {
+  const kmTo = ({ latitude, longitude }: Place): number =>
+    distanceKm({ lat: latitude, lon: longitude }, at);
+  const [first, ...others] = places;
+  if (!first) return null;
+  return others.reduce((a, b) => (kmTo(b) < kmTo(a) ? b : a), first).country;
+}
+
+/** Whom to call for a danger in a country. What no contact is known for is left out. */
+function callsFor(
+  { call }: Danger,
+  contacts: readonly Contacts[],
+  country: string | null,
+): readonly CallFor[] {
+  const lists = [country, ANYWHERE].flatMap((id) => contacts.find((one) => one.id === id) ?? []);
+  return call.flatMap((one) => {
+    const contact = lists.map(({ calls }) => calls[one]).find((found) => found !== undefined);
+    return contact ? { call: one, who: contact.who, number: contact.number ?? null } : [];
+  });
+}
+
+/** The most urgent of the dangers that were found, without those that were dealt with; null when none is left. */
+export function urgentOf(
+  found: readonly FoundDanger[],
+  handled: ReadonlySet<string>,
+  contacts: readonly Contacts[],
+  country: string | null,
+): Urgent | null {
+  const first = found.find(({ danger }) => !handled.has(danger.id));
+  if (!first) return null;
+  return { ...first, calls: callsFor(first.danger, contacts, country) };
+}
+
+/** Advice that waits: no treatment stands beside a danger. */
+export const withheld = (advice: Advice, { danger }: Urgent): Advice => ({
+  ...advice,
+  verdict: 'professional',
+  headline: { code: 'urgent', say: danger.say },
+  steps: [],
+  cautions: [],
+  refer: [],
+  notDoing: [],
+  differ: [],
+});
