@@ -81,3 +81,20 @@ test('what was understood is turned round, doubted and dropped by one key each',
   await page.keyboard.press('Delete');
   await expect(row('The coating comes off when rubbed')).toContainText('left out');
 });
+
+test('somebody in danger comes before the advice, and leaves it when that is dealt with', async ({
+  page,
+}) => {
+  await newCase(page, 'Slime trails on my hosta. I put down slug bait and my dog ate some of it.');
+  const urgent = page.getByRole('alert', { name: 'Urgent' });
+  await expect(urgent).toContainText('Do not make it vomit');
+  await expect(urgent.getByRole('list', { name: 'Whom to call' })).toContainText('a vet');
+  await expect(page.getByText(/^Advice about the plant waits/)).toBeVisible();
+  const advice = page.getByRole('region', { name: 'Advice so far' });
+  await expect(advice).toBeHidden();
+  await noViolations(page);
+  await page.keyboard.press('Alt+g');
+  await expect(urgent).toBeHidden();
+  await expect(advice).toContainText('slugs and snails');
+  await expect(heard(page)).toContainText('Dealt with: swallowed animal');
+});
