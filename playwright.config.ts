@@ -28,7 +28,13 @@ export default defineConfig({
   webServer: {
     command: 'node dist/server/main.js',
     url: `http://127.0.0.1:${PORT}/api/health`,
-    env: { ...process.env, PORT: String(PORT), SOUNDING_TODAY: '2026-06-13', SOUNDING_DEMO: 'yes' },
+    env: {
+      ...process.env,
+      PORT: String(PORT),
+      SOUNDING_TODAY: '2026-06-13',
+      SOUNDING_DEMO: 'yes',
+      SOUNDING_COUNTRY: 'us',
+    },
     reuseExistingServer: false,
     timeout: 30_000,
   },

@@ -95,6 +95,7 @@ main(async () => {
   const env = {
     SOUNDING_TODAY: '2026-06-13',
     SOUNDING_DEMO: 'yes',
+    SOUNDING_COUNTRY: 'us',
     ...process.env,
     DATABASE_URL: cluster?.url ?? process.env.DATABASE_URL,
     PORT: String(PORT),

@@ -5,6 +5,7 @@ import type { Answered } from '../core/advice/answers.ts';
 import type { Urgent } from '../core/advice/urgent.ts';
 import { isPesticide } from '../core/advice/safetyRules.ts';
 import type { Question } from '../core/questions/questions.ts';
+import { CHANGE_QUESTION } from '../core/questions/candidateChange.ts';
 import { PLANT_QUESTION } from '../core/questions/candidates.ts';
 import {
   REQUEST_PSEUDO_FINDING,
@@ -39,7 +40,7 @@ import {
   TEXT_SIMILARITY_LABEL,
   TROUBLE_LABEL,
 } from '../wording/evidence.ts';
-import { conflictText, plantQuestion, stoppingText } from '../wording/questions.ts';
+import { conflictText, openQuestion, stoppingText } from '../wording/questions.ts';
 import {
   consultRequestSchema,
   HANDLED,
@@ -101,6 +102,9 @@ function toExperience(library: Compiled, seen: readonly Seen[]): Experience {
   );
 }
 
+/** Questions that stand for no finding or group. */
+const OPEN_QUESTIONS: readonly string[] = [PLANT_QUESTION, CHANGE_QUESTION];
+
 /** One answer of the request; `finding` may be a group, and then the value is the choice. */
 function resolveAnswer(
   library: Compiled,
@@ -109,7 +113,7 @@ function resolveAnswer(
 ): Result<Answer, Problem> {
   const finding = findFinding(library, asked);
   if (value === 'unknown') {
-    return asked === PLANT_QUESTION || finding !== null || library.groups.has(asked)
+    return OPEN_QUESTIONS.includes(asked) || finding !== null || library.groups.has(asked)
       ? ok({ kind: 'unknown', asked })
       : fail(unknownFinding(asked, `answers.${index}.finding`));
   }
@@ -151,9 +155,17 @@ function toEnquiry(library: Compiled, request: ConsultRequest): Result<Enquiry, 
     if (!answer.ok) return answer;
     answers.push(answer.value);
   }
-  const { words, place, channel, approach } = request;
+  const { words, place, channel, approach, country = null } = request;
   const experience = toExperience(library, request.experience);
-  const asked = { words, today: today.value, place, plant: plant.value, channel, approach };
+  const asked = {
+    words,
+    today: today.value,
+    place,
+    plant: plant.value,
+    channel,
+    approach,
+    country,
+  };
   return ok({ ...asked, answers, handled, experience, weather: observedDays(request.weather) });
 }
 
@@ -285,7 +297,7 @@ function describeAdvice(
 }
 
 function describeQuestion({ question, how }: Question): { question: string; how: string | null } {
-  return typeof question === 'string' ? { question, how } : plantQuestion(question);
+  return typeof question === 'string' ? { question, how } : openQuestion(question);
 }
 
 function describeUrgent({ danger, span, calls }: Urgent): ConsultResponse['urgent'] {

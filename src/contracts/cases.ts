@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { countrySchema } from '../core/schema/place.ts';
 import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
 import { CONFIRMATIONS } from '../core/diagnosis/learning.ts';
 import { consultResponseSchema, isoDateSchema, placeSchema, seenSchema } from './consult.ts';
@@ -175,6 +176,8 @@ export const clinicSchema = z.object({
   name: z.string(),
   region: z.string(),
   place: placeSchema,
+  /** By ISO 3166; null where it was not set. */
+  country: countrySchema.nullable(),
   today: isoDateSchema,
 });
 export type Clinic = z.infer<typeof clinicSchema>;

@@ -5,6 +5,7 @@ import { REQUEST_KINDS } from '../core/language/requests.ts';
 import { RUNGS } from '../core/schema/treatment.ts';
 import { CATEGORIES } from '../core/schema/cause.ts';
 import { CALLS } from '../core/schema/danger.ts';
+import { countrySchema } from '../core/schema/place.ts';
 import { parseDay } from '../core/timing/calendar.ts';
 
 /** Longest account of one enquiry, in characters: several pages of a letter. */
@@ -67,6 +68,8 @@ export const consultRequestSchema = z.strictObject({
     ),
   date: isoDateSchema,
   place: placeSchema,
+  /** By ISO 3166, for whom to call in danger; left out, that of the nearest reference place. */
+  country: countrySchema.optional(),
   plant: z.string().min(1).max(80).optional(),
   channel: z.enum(CHANNELS).default('phone'),
   approach: z.enum(APPROACHES).default('integrated'),

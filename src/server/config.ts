@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { countrySchema } from '../core/schema/place.ts';
 import { parseDay } from '../core/timing/calendar.ts';
 import { fail, ok, type Result } from '../core/util/result.ts';
 
@@ -14,6 +15,8 @@ const configSchema = z.object({
       error: 'SOUNDING_TODAY must be a date such as 2026-06-13',
     })
     .optional(),
+  /** Country of the clinic, by which people to call in danger are named; else that of the nearest reference place. */
+  SOUNDING_COUNTRY: countrySchema.optional(),
   /** Longest time of one consultation; a longer one is refused. */
   CONSULT_SECONDS: z.coerce
     .number({ error: 'CONSULT_SECONDS must be a number of seconds' })

@@ -32,13 +32,13 @@ function stop(message: string): never {
 /** Brings the database to this version and opens the clinic; null when a newer version has been at it. */
 async function prepare(
   { db, withStartupLock, migrate }: Connection,
-  { SOUNDING_TODAY, SOUNDING_DEMO }: Config,
+  { SOUNDING_TODAY, SOUNDING_DEMO, SOUNDING_COUNTRY }: Config,
   library: Library,
 ): Promise<ClinicContext | null> {
   return withStartupLock(async () => {
     if (await isFromNewerVersion(db, MIGRATIONS)) return null;
     await migrate(MIGRATIONS);
-    const office = await openClinicContext(db, SOUNDING_TODAY);
+    const office = await openClinicContext(db, SOUNDING_TODAY, SOUNDING_COUNTRY);
     if (SOUNDING_DEMO === 'yes') {
       await seedDemo(db, office);
       await seedWeather(db, office, library.places);

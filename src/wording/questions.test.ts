@@ -1,6 +1,6 @@
 import type { ConflictReason } from '../core/diagnosis/conflicts.ts';
 import type { StoppingReason } from '../core/questions/stopping.ts';
-import { conflictText, plantQuestion, stoppingText } from './questions.ts';
+import { conflictText, openQuestion, stoppingText } from './questions.ts';
 
 const first = { name: 'Apple scab', probability: 0.998 };
 const second = { name: 'Cedar rust', probability: 0.2 };
@@ -32,9 +32,15 @@ it.each<[ConflictReason, string]>([
 });
 
 it('asks for the plant, or for the kind of a group', () => {
-  expect(plantQuestion({ code: 'which-plant' }).how).toMatch(/Needles or leaves/);
-  expect(plantQuestion({ code: 'which-kind', of: 'Maple' })).toEqual({
+  expect(openQuestion({ code: 'which-plant' }).how).toMatch(/Needles or leaves/);
+  expect(openQuestion({ code: 'which-kind', of: 'Maple' })).toEqual({
     question: 'Which kind of maple is it?',
     how: null,
   });
+});
+
+it('asks openly what is to be seen', () => {
+  expect(openQuestion({ code: 'what-is-seen' }).question).toMatch(
+    /which part .* how has it changed/,
+  );
 });

@@ -1,15 +1,20 @@
 import type { ConflictReason } from '../core/diagnosis/conflicts.ts';
-import type { PlantQuestion } from '../core/questions/candidates.ts';
+import type { OpenQuestion } from '../core/questions/candidates.ts';
 import type { StoppingReason } from '../core/questions/stopping.ts';
 import { midSentence } from './midSentence.ts';
 
-/** The question for the plant and how to put it; `how` is null where the question says it all. */
-export function plantQuestion(question: PlantQuestion): { question: string; how: string | null } {
+/** An open question and how to put it; `how` is null where the question says it all. */
+export function openQuestion(question: OpenQuestion): { question: string; how: string | null } {
   switch (question.code) {
     case 'which-plant':
       return {
         question: 'Which plant is it?',
         how: 'If they do not know: tree, shrub, vegetable, grass or in a pot? Needles or leaves?',
+      };
+    case 'what-is-seen':
+      return {
+        question: 'What do they see: on which part of the plant, and how has it changed?',
+        how: 'Let them tell it in their own words; the list only helps.',
       };
     case 'which-kind':
       return { question: `Which kind of ${midSentence(question.of)} is it?`, how: null };

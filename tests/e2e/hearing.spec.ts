@@ -89,6 +89,7 @@ test('somebody in danger comes before the advice, and leaves it when that is dea
   const urgent = page.getByRole('alert', { name: 'Urgent' });
   await expect(urgent).toContainText('Do not make it vomit');
   await expect(urgent.getByRole('list', { name: 'Whom to call' })).toContainText('a vet');
+  await expect(urgent).toContainText('An animal swallowed something');
   await expect(page.getByText(/^Advice about the plant waits/)).toBeVisible();
   const advice = page.getByRole('region', { name: 'Advice so far' });
   await expect(advice).toBeHidden();

@@ -277,7 +277,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
   const { posterior, evidence } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
   const inquiry = findQuestions(library, network, posterior, reports, skipped);
-  const questions = plant === null ? plantFirst(inquiry.questions) : inquiry.questions;
+  const questions = openFirst(inquiry.questions, plant);
   const samples = rankSamples(inquiry);
   const context = contextOf(library, enquiry, plant, reports, kept.almanacs(enquiry));
   const planned = planAdvice(library, network, posterior, context);
@@ -285,7 +285,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     kept.dangers(words),
     enquiry.handled,
     library.contacts,
-    countryAt(library.places, place),
+    enquiry.country ?? countryAt(library.places, place),
   );
   const advice = urgent === null ? planned : withheld(planned, urgent);
   return {
@@ -344,10 +344,13 @@ function tellsHere(library: Compiled, network: Network, finding: FindingId): boo
   return library.findings.get(finding)?.forAdvice === true || (node !== null && isRelevant(node));
 }
 
-/** Without the plant every cause of the library stands, so it is asked before anything else. */
-function plantFirst(questions: readonly Question[]): readonly Question[] {
-  const isPlant = ({ kind }: Question): boolean => kind === 'plant';
-  return [...questions.filter(isPlant), ...questions.filter((one) => !isPlant(one))];
+/** Without the plant every cause of the library stands, and without a report all of its own: these are asked first. */
+function openFirst(questions: readonly Question[], plant: PlantId | null): readonly Question[] {
+  const rank = ({ kind }: Question): number => {
+    if (kind === 'plant' && plant === null) return 0;
+    return kind === 'change' ? 1 : 2;
+  };
+  return [...questions].sort((a, b) => rank(a) - rank(b));
 }
 
 /** Characters between two remarks that still can be one. */

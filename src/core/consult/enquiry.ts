@@ -21,6 +21,8 @@ export interface Enquiry {
   readonly words: string;
   readonly today: Day;
   readonly place: Coordinates;
+  /** By ISO 3166; null takes that of the nearest reference place. */
+  readonly country: string | null;
   /** Set by the advisor; otherwise the plant is taken from the words. */
   readonly plant: PlantId | null;
   readonly channel: Channel;

@@ -15,8 +15,8 @@ import {
   probabilityGivenMore,
 } from '../diagnosis/weigh.ts';
 
-/** What a question stands for: one finding, the choices of a group, or which plant it is. */
-export type QuestionKind = 'finding' | 'group' | 'plant';
+/** What a question stands for: one finding, the choices of a group, which plant it is, or what is to be seen at all. */
+export type QuestionKind = 'finding' | 'group' | 'plant' | 'change';
 
 /** One possible answer, and its likelihood under each hypothesis of a list. */
 export interface PossibleAnswer {
@@ -27,17 +27,18 @@ export interface PossibleAnswer {
   readonly likelihood: Float64Array;
 }
 
-/** The question for the plant: which one, or which kind of the group that was named. */
-export type PlantQuestion =
-  { readonly code: 'which-plant' } | { readonly code: 'which-kind'; readonly of: string };
+/** An open question: which plant, which kind of the group that was named, or what is to be seen. */
+export type OpenQuestion =
+  | { readonly code: 'which-plant' | 'what-is-seen' }
+  | { readonly code: 'which-kind'; readonly of: string };
 
 /** A question before it is valued. */
 export interface CandidateQuestion {
   readonly kind: QuestionKind;
-  /** Finding id, group id, or {@link PLANT_QUESTION}. */
+  /** Finding id, group id, {@link PLANT_QUESTION}, or the id of the question what is to be seen. */
   readonly finding: string;
-  /** Words of the library, or the question for the plant. */
-  readonly question: string | PlantQuestion;
+  /** Words of the library, or an open question. */
+  readonly question: string | OpenQuestion;
   /** How to look, in the words of the library. */
   readonly how: string | null;
   readonly seconds: number;
@@ -57,7 +58,10 @@ const LABORATORY_SURE = 0.98;
 const PLANTS_OFFERED = 6;
 
 /** Findings about which an answer is known or implied, so that they are never asked. */
-function knownFindings(library: Compiled, reports: readonly Report[]): ReadonlySet<FindingId> {
+export function knownFindings(
+  library: Compiled,
+  reports: readonly Report[],
+): ReadonlySet<FindingId> {
   const known = new Set<FindingId>();
   const denied = new Set<FindingId>();
   for (const { finding, value } of reports) {
@@ -106,7 +110,8 @@ function yesOrNo(
   ];
 }
 
-function oneOfChoices(
+/** Answers that name one of several findings, each by its share of what is present under a hypothesis. */
+export function oneOfChoices(
   list: Shortlist,
   members: readonly Finding[],
   nodes: readonly FindingNode[],

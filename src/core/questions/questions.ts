@@ -1,13 +1,16 @@
 import { makeDecision, type Decision } from './decision.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Report } from '../diagnosis/evidence.ts';
+import { isAsking } from '../knowledge/careTopics.ts';
 import {
   candidateQuestions,
   candidatePlant,
+  knownFindings,
   PLANT_QUESTION,
   type CandidateQuestion,
   type QuestionKind,
 } from './candidates.ts';
+import { candidateChange, CHANGE_QUESTION } from './candidateChange.ts';
 import type { Network } from '../diagnosis/network.ts';
 import { posteriorOverHosts, type Posterior } from '../diagnosis/posterior.ts';
 import { shortlist, type Shortlist } from '../diagnosis/shortlist.ts';
@@ -16,7 +19,7 @@ import { valueQuestions, type Valued } from './netValue.ts';
 /** A question that could be asked next. */
 export interface Question {
   readonly kind: QuestionKind;
-  /** Finding id, group id when one choice of several is asked for, or `plant`. */
+  /** Finding id, group id when one choice of several is asked for, `plant`, or `change`. */
   readonly finding: string;
   readonly question: CandidateQuestion['question'];
   readonly how: string | null;
@@ -56,6 +59,10 @@ function inOrder(valued: readonly Valued[]): readonly Question[] {
   });
 }
 
+/** Whether a report is of something seen, or asks for care; what happened alone leaves open what is wrong. */
+const saysSomething = (library: Compiled, { finding, value }: Report): boolean =>
+  value && (isAsking(finding) || library.findings.get(finding)?.kind !== 'context');
+
 /**
  * All questions that can be asked. A `netValue` above 0 harm points means that the answer, alone or with those that
  * can follow, is expected to improve the advice by more than asking costs. `skipped` are findings or groups that the
@@ -72,9 +79,15 @@ export function findQuestions(
   const plant = skipped.has(PLANT_QUESTION)
     ? null
     : candidatePlant(library, network, list, posteriorOverHosts(network, posterior));
+  const knownOrSkipped = new Set<string>([...knownFindings(library, reports), ...skipped]);
+  const change =
+    reports.some((one) => saysSomething(library, one)) || skipped.has(CHANGE_QUESTION)
+      ? null
+      : candidateChange(library, network, list, posterior, knownOrSkipped);
+  const open = [plant, change].filter((one) => one !== null);
   const { questions, samples } = candidateQuestions(library, network, list, reports, skipped);
   const decision = makeDecision(library, network, posterior, list.positions);
-  const valued = valueQuestions(list, plant ? [plant, ...questions] : questions, decision);
+  const valued = valueQuestions(list, [...open, ...questions], decision);
   return { list, decision, valued, tests: samples, questions: inOrder(valued) };
 }
 

@@ -1,6 +1,11 @@
 import { z } from 'zod';
 import { placeIdSchema, sourceRefSchema } from './common.ts';
 
+/** A country by ISO 3166. */
+export const countrySchema = z
+  .string()
+  .regex(/^[a-z]{2}$/, 'a country is two small letters, for example "us"');
+
 const monthly = z.array(z.number()).length(12, 'twelve monthly values, January first');
 
 /** Monthly climate normals of a reference place. Shape of one entry of `knowledge/places/*.yaml`. */
@@ -8,8 +13,7 @@ export const placeSchema = z
   .strictObject({
     id: placeIdSchema,
     name: z.string(),
-    /** By ISO 3166, two small letters. */
-    country: z.string().regex(/^[a-z]{2}$/, 'two small letters'),
+    country: countrySchema,
     climate: z.string(),
     latitude: z.number().min(-90).max(90),
     longitude: z.number().min(-180).max(180),

@@ -10,6 +10,8 @@ export interface ClinicContext {
   readonly name: string;
   readonly region: string;
   readonly place: Coordinates;
+  /** By ISO 3166; null where it goes by the nearest reference place. */
+  readonly country: string | null;
   readonly now: () => Date;
   /** The clinic's day, as an ISO date. */
   readonly today: () => string;
@@ -43,6 +45,7 @@ function civilDay(moment: Date, longitude: number): string {
 export async function openClinicContext(
   db: Database,
   pinnedDay: string | undefined,
+  country?: string,
 ): Promise<ClinicContext> {
   const [known] = await db.select().from(clinics).orderBy(asc(clinics.id)).limit(1);
   const row = known ?? (await db.insert(clinics).values(DEMO_CLINIC).returning())[0];
@@ -53,6 +56,7 @@ export async function openClinicContext(
     name: row.name,
     region: row.region,
     place: { lat: row.latitude, lon: row.longitude, height: row.height ?? undefined },
+    country: country ?? null,
     now,
     today: () => pinnedDay ?? civilDay(now(), row.longitude),
   };

@@ -61,8 +61,8 @@ async function readTiedPhrases(db: Database): Promise<TiedPhrases> {
 export function clinicRoutes(connection: Connection, office: ClinicContext): Router {
   const routes = Router();
   routes.get('/', (_request, response) => {
-    const { name, region, place } = office;
-    response.json({ name, region, place, today: office.today() });
+    const { name, region, place, country } = office;
+    response.json({ name, region, place, country, today: office.today() });
   });
   routes.get(
     '/experience',

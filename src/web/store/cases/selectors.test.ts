@@ -52,6 +52,7 @@ describe('the station of the clinic', () => {
       name: 'A clinic',
       region: 'A county',
       place: { lat: 44.6, lon: -67.9 },
+      country: 'us',
       today: '2026-06-15',
     },
   };
@@ -65,10 +66,15 @@ describe('the station of the clinic', () => {
     expect(now).toMatchObject({ today: '2026-06-15', simulated: true });
   });
 
+  it('names the country of the clinic for a garden near it', () => {
+    expect(request(loaded, desk)?.body.country).toBe('us');
+  });
+
   it('gives none for a garden that lies far off', () => {
     const place = { lat: 51, lon: 0 };
     const far = casesReducer(loaded, change({ kind: 'place-set', plantId: 'plant-1', place }));
     expect(request(far, desk)?.body.weather).toEqual([]);
+    expect(request(far, desk)?.body.country).toBeUndefined();
     expect(selectNow({ cases: far, desk }, id)).toMatchObject({ weather: [], simulated: false });
   });
 });

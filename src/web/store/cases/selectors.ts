@@ -46,6 +46,13 @@ const STATION_REACHES_KM = 60;
 const DAYS_TOLD = 400;
 const NO_WEATHER: ConsultRequest['weather'] = [];
 
+const isNear = (clinic: Clinic, place: CasePlant['place']): boolean =>
+  distanceKm(place, clinic.place) <= STATION_REACHES_KM;
+
+/** The clinic's country, where it is known and the garden lies near the clinic. */
+const countryNear = (clinic: Clinic | null, place: CasePlant['place']): string | null =>
+  clinic && isNear(clinic, place) ? clinic.country : null;
+
 /** The station's days before a day, where a garden lies near the clinic. */
 function stationDays(
   weather: ClinicWeather | null,
@@ -54,7 +61,7 @@ function stationDays(
   before: string | undefined,
 ): ConsultRequest['weather'] {
   if (!place || before === undefined || !weather || !clinic) return NO_WEATHER;
-  if (distanceKm(place, clinic.place) > STATION_REACHES_KM) return NO_WEATHER;
+  if (!isNear(clinic, place)) return NO_WEATHER;
   return weather.days.filter(({ day }) => day < before).slice(-DAYS_TOLD);
 }
 
@@ -101,11 +108,13 @@ function toRequest(
   plant: CasePlant,
   record: CaseRecord,
   rest: Pick<ConsultRequest, 'experience' | 'weather'>,
+  country: string | null,
 ): PlantRequest {
   const { words, date, place, approach } = plant;
   const answers = plant.answers.map(({ finding, value, sure }) => ({ finding, value, sure }));
   const base = { words, date, place, approach, answers, channel: record.channel };
-  const asked = plant.plant === null ? base : { ...base, plant: plant.plant };
+  const named = plant.plant === null ? base : { ...base, plant: plant.plant };
+  const asked = country === null ? named : { ...named, country };
   return {
     caseId,
     plantId: plant.id,
@@ -120,10 +129,11 @@ export function requestFor(state: WithCases, caseId: string, plantId: string): P
   const plant = record?.plants.find(({ id }) => id === plantId);
   if (!record || !plant) return null;
   const { weather, clinic } = state.desk;
-  return toRequest(caseId, plant, record, {
+  const rest = {
     experience: [...selectSeen(state)],
     weather: stationDays(weather, clinic, plant.place, plant.date),
-  });
+  };
+  return toRequest(caseId, plant, record, rest, countryNear(clinic, plant.place));
 }
 
 /** What the consultant is asked about the open plant; null while the case is not loaded. */
@@ -133,8 +143,12 @@ export const selectRequest = createSelector(
   selectRecord,
   selectSeen,
   selectWeather,
-  (caseId, plant, record, seen, weather): PlantRequest | null =>
-    plant && record ? toRequest(caseId, plant, record, { experience: [...seen], weather }) : null,
+  (state: WithCases) => state.desk.clinic,
+  (caseId, plant, record, seen, weather, clinic): PlantRequest | null => {
+    if (!plant || !record) return null;
+    const rest = { experience: [...seen], weather };
+    return toRequest(caseId, plant, record, rest, countryNear(clinic, plant.place));
+  },
 );
 
 /** Counts of changes that the server has not acknowledged, over all cases of this page. */
