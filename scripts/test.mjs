@@ -62,7 +62,7 @@ main(async () => {
     await step('unit and reference tests', process.execPath, jest, env);
     if (!quick) {
       // Chaos mostly waits, for a database of its own that it keeps ending.
-      const chaos = quietly('chaos', process.execPath, ['scripts/chaos.mjs', '--rounds', '2']);
+      const chaos = quietly('chaos', process.execPath, ['scripts/chaos.mjs', '--rounds', '1']);
       try {
         const browser = { ...env, CHROMIUM: chromiumPath() };
         await step('end-to-end tests', bin('playwright'), ['test'], browser);
