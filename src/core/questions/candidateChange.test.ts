@@ -11,10 +11,11 @@ const sign = (id: string, part: string, extra: Record<string, unknown> = {}) => 
   extra: { part, ...extra },
 });
 const FINDINGS = [
-  ...['a', 'b', 'c', 'd'].map((id) => sign(`leaf-${id}`, 'leaf')),
+  ...['a', 'b', 'c', 'd', 'e'].map((id) => sign(`leaf-${id}`, 'leaf')),
   sign('bark-gum', 'trunk'),
   sign('leaf-a-dark', 'leaf', { isA: ['leaf-a'] }),
   sign('dug', 'root', { needs: 'tool' }),
+  sign('mound', 'soil'),
   sign('new-here', 'history', { kind: 'context' }),
 ];
 const CAUSES: readonly MiniCause[] = [
@@ -24,9 +25,11 @@ const CAUSES: readonly MiniCause[] = [
       'leaf-a-dark': 'nearly-always',
       'leaf-b': 'usual',
       'leaf-c': 'often',
-      'leaf-d': 'seldom',
+      'leaf-d': 'sometimes',
+      'leaf-e': 'seldom',
       'new-here': 'always',
       dug: 'always',
+      mound: 'always',
     },
   },
   { id: 'canker', findings: { 'bark-gum': 'always', 'leaf-b': 'seldom', 'leaf-a': 'seldom' } },
@@ -46,11 +49,12 @@ const report = (id: string, value = true): Report => ({
   sure: 0.95,
 });
 
-it('offers what is plain to see, three of a part, part by part', () => {
+it('offers what is plain to see, four of a part, part by part', () => {
   expect(change()?.choices.map(({ finding }) => finding)).toEqual([
     'leaf-a',
     'leaf-b',
     'leaf-c',
+    'leaf-d',
     'bark-gum',
   ]);
 });

@@ -13,7 +13,9 @@ export const CHANGE_QUESTION = 'change';
 
 /** Changes offered, in all and of one part of the plant. */
 const OFFERED = 10;
-const OFFERED_OF_A_PART = 3;
+const OFFERED_OF_A_PART = 4;
+/** What is about the plant, not on it. */
+const BESIDE_THE_PLANT: readonly Finding['part'][] = ['soil', 'around', 'history'];
 
 /** How often the causes of the plant show each finding, by their probability. */
 function expectedFindings(
@@ -29,7 +31,8 @@ function expectedFindings(
 }
 
 /** What an enquirer can see at once, in its most general form. */
-const isPlainToSee = ({ kind, askable, needs, group, isA }: Finding): boolean =>
+const isPlainToSee = ({ part, kind, askable, needs, group, isA }: Finding): boolean =>
+  !BESIDE_THE_PLANT.includes(part) &&
   (kind === 'symptom' || kind === 'sign') &&
   askable &&
   (needs === 'ask' || needs === 'look') &&
