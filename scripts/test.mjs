@@ -46,8 +46,7 @@ main(async () => {
   };
   await together([
     ['formatting', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
-    ['types', bin('tsc'), ['--noEmit']],
-    ['lint', bin('eslint'), ['.']],
+    ['types and lint', process.execPath, ['scripts/lint/typesAndLint.mjs']],
     ['knowledge', bin('tsx'), ['src/cli/checkKnowledge.ts']],
     ['build', process.execPath, ['scripts/build.mjs']],
   ]);
