@@ -255,6 +255,15 @@ function contextOf(
   };
 }
 
+/** What the words tell of that comes before all advice, with whom to call there. */
+function urgentIn(
+  { contacts, places }: Compiled,
+  { words, handled, country, place }: Enquiry,
+  { dangers }: Kept,
+): Urgent | null {
+  return urgentOf(dangers(words), handled, contacts, country ?? countryAt(places, place));
+}
+
 function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation {
   const { words, today, answers, experience, place, weather } = enquiry;
   const extracted = kept.extracting({ words, plant: enquiry.plant });
@@ -281,12 +290,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
   const samples = rankSamples(inquiry);
   const context = contextOf(library, enquiry, plant, reports, kept.almanacs(enquiry));
   const planned = planAdvice(library, network, posterior, context);
-  const urgent = urgentOf(
-    kept.dangers(words),
-    enquiry.handled,
-    library.contacts,
-    enquiry.country ?? countryAt(library.places, place),
-  );
+  const urgent = urgentIn(library, enquiry, kept);
   const advice = urgent === null ? planned : withheld(planned, urgent);
   return {
     urgent,
