@@ -17,19 +17,19 @@ function reasonOf(
   return daysUntil(almanac.state(when, today, traits.bloom), today) === 0 ? why : null;
 }
 
-/** Why a cause may be left alone on a plant on a day; null when it should be treated. */
+/** Why a cause may be left alone on a plant on a day. Returns null when it should be treated. */
 export const whyLeft = (
   { leave, leaveOn }: Pick<Cause, 'leave' | 'leaveOn'>,
   on: PlantAndDay,
 ): string | null =>
   leave ?? leaveOn.map((one) => reasonOf(one, on)).find((why) => why !== null) ?? null;
 
-/** Why nothing done now would still help the plant against a cause this year; null where something would. */
+/** Why nothing done now would still help the plant against a cause this year. Returns null where something would. */
 export const whyPastHelp = (
   { pastHelp }: Pick<Cause, 'pastHelp'>,
   on: PlantAndDay,
 ): string | null => (pastHelp === undefined ? null : reasonOf(pastHelp, on));
 
-/** Why nothing is done against a cause: it may be left, or nothing helps any more; null where it is to be treated. */
+/** Why nothing is done against a cause: it may be left, or nothing helps any more. Returns null where it is to be treated. */
 export const whyNothing = (cause: Cause, on: PlantAndDay): string | null =>
   whyLeft(cause, on) ?? whyPastHelp(cause, on);

@@ -21,7 +21,10 @@ export interface Urgent {
 /** Contacts where no country is known, or for what a country does not name. */
 const ANYWHERE = 'any';
 
-/** The country of the nearest reference place, by ISO 3166; null without places. Near a border it can be the neighbor's. */
+/**
+ * The country of the nearest reference place, by ISO 3166; near a border it can be the neighbor's. Returns null without
+ * places. Coordinates are in degrees.
+ */
 export function countryAt(places: readonly Place[], at: Coordinates): string | null {
   const kmTo = ({ latitude, longitude }: Place): number =>
     distanceKm({ lat: latitude, lon: longitude }, at);
@@ -43,7 +46,7 @@ function callsFor(
   });
 }
 
-/** The most urgent of the dangers that were found, without those that were dealt with; null when none is left. */
+/** The most urgent of the dangers that were found, without those that were dealt with. Returns null when none is left. */
 export function urgentOf(
   found: readonly FoundDanger[],
   handled: ReadonlySet<string>,

@@ -67,7 +67,7 @@ function isAdvisable({ cause, probability, next }: Lead): boolean {
   return probability >= MIN_CLEAR && probability >= clear * next;
 }
 
-/** The lead, unless nothing was reported and it is no more than a trouble that is common on such a plant. */
+/** The lead. Returns null where nothing was reported and its probability is only that of a trouble common on such a plant. */
 export function leadOnReport(lead: Lead | null, reports: number): Lead | null {
   if (lead === null || reports > 0 || isCareTopic(lead.cause)) return lead;
   return isAdvisable(lead) ? lead : null;

@@ -86,7 +86,7 @@ function shows({ danger, signs, unless }: CompiledDanger, sentence: string): boo
 }
 
 /**
- * The dangers that words tell of, each once, the most urgent first, with the span of the sentence in UTF-16 units. What
+ * The dangers that words tell of, each once, the most urgent first, with the span of the sentence in characters (UTF-16). What
  * is asked, supposed or denied is none. Empty for words without any.
  */
 export function findDangers(dangers: Dangers, words: string): readonly FoundDanger[] {

@@ -110,7 +110,7 @@ function yesOrNo(
   ];
 }
 
-/** Answers that name one of several findings, each by its share of what is present under a hypothesis. */
+/** Answers that name one of several findings, with the probability of each under each hypothesis: its share of what is present. */
 export function oneOfChoices(
   list: Shortlist,
   members: readonly Finding[],
