@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { KnowledgeIssue } from '../core/knowledge/faults.ts';
+import { asRead, type KnowledgeIssue } from '../core/knowledge/faults.ts';
 import { checkLibrary } from '../core/knowledge/check.ts';
 import { compileLibrary } from '../core/library/compile.ts';
 import { checkReliedOn } from '../core/knowledge/reliedOn.ts';
@@ -39,14 +39,12 @@ function layoutIssues(files: readonly KnowledgeFile[]): readonly KnowledgeIssue[
       if (wanted === null || wanted === name) return [];
       const id = z.object({ id: z.string() }).safeParse(entry);
       const message = `belongs into ${section}/${wanted}.yaml`;
-      const fault = { code: 'as-read', message } as const;
-      return [{ file, id: id.data?.id ?? '(no id)', field: '(file)', fault }];
+      return [{ file, id: id.data?.id ?? '(no id)', field: '(file)', fault: asRead(message) }];
     });
     const message = 'is not in the layout of the library: run npm run format:knowledge';
-    const fault = { code: 'as-read', message } as const;
     return knowledgeLayout(text, fields) === text
       ? misplaced
-      : [...misplaced, { file, id: '(file)', field: '(file)', fault }];
+      : [...misplaced, { file, id: '(file)', field: '(file)', fault: asRead(message) }];
   });
 }
 

@@ -1,5 +1,5 @@
 import { syllable } from 'syllable';
-import type { KnowledgeIssue } from '../core/knowledge/faults.ts';
+import { asRead, type KnowledgeIssue } from '../core/knowledge/faults.ts';
 import type { ReadLibrary } from '../core/knowledge/read.ts';
 
 /** Highest school grade at which texts for enquirers may read. */
@@ -47,7 +47,6 @@ export function checkReadability(read: ReadLibrary): readonly KnowledgeIssue[] {
     const grade = gradeOf(text);
     if (text.split(/\s+/).length < MIN_WORDS || grade <= HIGHEST_GRADE) return [];
     const message = `reads at grade ${grade.toFixed(1)}; ${HIGHEST_GRADE} at most, with shorter words or sentences: "${text}"`;
-    const fault = { code: 'as-read', message } as const;
-    return [{ file: read.fileOf.get(id) ?? '(unknown file)', id, field, fault }];
+    return [{ file: read.fileOf.get(id) ?? '(unknown file)', id, field, fault: asRead(message) }];
   });
 }

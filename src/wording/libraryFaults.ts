@@ -48,9 +48,9 @@ function qualityText(fault: QualityFault): string {
     case 'shows-too-little':
       return `shows ${fault.shown} findings; name at least ${fault.least}`;
     case 'no-look-alike':
-      return 'name the cause it is most often taken for and what tells them apart';
-    case 'not-told-apart':
-      return `no finding tells it from ${fault.other}`;
+      return 'name the cause it is most often taken for and how they differ';
+    case 'not-separated':
+      return `no finding separates it from ${fault.other}`;
     case 'season-without-window':
       return `"${fault.treatment}" names a season in its words; give it a window`;
     case 'no-harm':

@@ -14,7 +14,7 @@ export function openQuestion(question: OpenQuestion): { question: string; how: s
     case 'what-is-seen':
       return {
         question: 'What do they see: on which part of the plant, and how has it changed?',
-        how: 'Let them tell it in their own words; the list only helps.',
+        how: 'Let them describe it in their own words; the list only helps.',
       };
     case 'which-kind':
       return { question: `Which kind of ${midSentence(question.of)} is it?`, how: null };

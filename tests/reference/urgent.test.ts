@@ -15,7 +15,7 @@ const kindsIn = (words: string): string[] =>
 const worked = read(CORPUS.urgentWorkedWith);
 const kept = read(CORPUS.urgentHeldOut);
 
-// What a poison centre, a vet, a utility or the fire service must hear at once; common practice.
+// What a poison center, a vet, a utility or the fire service must know at once; common practice.
 describe('remarks that were worked with', () => {
   const raise = Object.entries(worked.raise).flatMap(([kind, list]) =>
     list.map((words) => [words, kind] as const),

@@ -257,16 +257,16 @@ describe('how, when and with what', () => {
   const plan = advice({ steps });
   const unsure = advice({ steps, verdict: 'find-out' });
 
-  it('is told by the steps of the plan', () => {
+  it('is answered by the steps of the plan', () => {
     expect(stepsIn(reply('how', { advice: plan }))).toEqual(steps.map(({ id }) => id));
     expect(reply('how', { advice: plan })).toMatchObject({ opening: 'none' });
   });
-  it('is told by the steps of the work that is named', () => {
+  it('is answered by the steps of the work that is named', () => {
     expect(stepsIn(reply('when', { advice: plan }, 'cut'))).toEqual(['Prune it.']);
     expect(stepsIn(reply('when', { advice: plan }, 'move'))).toEqual(steps.map(({ id }) => id));
     expect(stepsIn(reply('when', { advice: plan }))).toEqual(steps.map(({ id }) => id));
   });
-  it('is told by the products, or by what is done without', () => {
+  it('is answered by the products, or by what is done without', () => {
     expect(stepsIn(reply('what-product', { advice: plan }))).toEqual(['Dust it.']);
     const without = advice({ steps: steps.slice(0, 2) });
     expect(stepsIn(reply('what-product', { advice: without }))).toEqual(['Water it.', 'Prune it.']);
@@ -283,7 +283,7 @@ describe('how, when and with what', () => {
 });
 
 describe('how much', () => {
-  it('is told by the steps that count, else by the label, else not at all', () => {
+  it('is answered by the steps that count, else by the label, else not at all', () => {
     const counted = step('Water it with 10 litres twice a week.');
     const plain = step('Water it well.');
     const dust = step('Dust it.', { classes: ['fungicide'] });
@@ -352,7 +352,7 @@ describe('whether it is safe', () => {
   });
 });
 
-it('tells what to plant instead where the plan replaces it', () => {
+it('says what to plant instead where the plan replaces it', () => {
   const other = step('Plant a spruce.', { rung: 'replace' });
   expect(
     stepsIn(reply('replace', { advice: advice({ steps: [step('Water it.'), other] }) })),

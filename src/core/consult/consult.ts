@@ -255,13 +255,15 @@ function contextOf(
   };
 }
 
-/** What the words tell of that comes before all advice, with whom to call there. */
+/** The danger in the words that comes before all advice, with whom to call there. Returns null where there is none. */
 function urgentIn(
   { contacts, places }: Compiled,
   { words, handled, country, place }: Enquiry,
   { dangers }: Kept,
 ): Urgent | null {
-  return urgentOf(dangers(words), handled, contacts, country ?? countryAt(places, place));
+  const found = dangers(words);
+  if (found.length === 0) return null;
+  return urgentOf(found, handled, contacts, country ?? countryAt(places, place));
 }
 
 function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation {

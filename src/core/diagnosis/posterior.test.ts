@@ -201,6 +201,6 @@ it('knows a single plant for sure', () => {
   expect(posteriorOverHosts(network, weigh(report('other', true)))).toEqual([1]);
 });
 
-it('hears no silence where nobody could have spoken', () => {
+it('infers nothing from silence where nobody could have spoken', () => {
   expect(weighAll(library, network, [], 0).posterior.hypotheses).toEqual(weigh().hypotheses);
 });

@@ -22,7 +22,7 @@ export type EntryFault =
 export type QualityFault =
   | { readonly code: 'shows-too-little'; readonly shown: number; readonly least: number }
   | { readonly code: 'no-look-alike' }
-  | { readonly code: 'not-told-apart'; readonly other: string }
+  | { readonly code: 'not-separated'; readonly other: string }
   | { readonly code: 'season-without-window'; readonly treatment: string }
   | { readonly code: 'no-harm' }
   | { readonly code: 'no-timing' }
@@ -48,6 +48,9 @@ export type QualityFault =
   | { readonly code: 'no-way-to-look' };
 
 export type LibraryFault = EntryFault | QualityFault;
+
+/** A fault in the words of what read the file, or of a check outside the core. */
+export const asRead = (message: string): LibraryFault => ({ code: 'as-read', message });
 
 /** Something wrong in the library: in which file, entry and field, and what. */
 export interface KnowledgeIssue {

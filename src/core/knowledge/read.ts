@@ -10,7 +10,7 @@ import { sourceSchema } from '../schema/source.ts';
 import { treatmentSchema } from '../schema/treatment.ts';
 import { viewSchema } from '../schema/view.ts';
 import { wordModelSchema, type WordModelText } from '../schema/wordModel.ts';
-import type { KnowledgeIssue } from './faults.ts';
+import { asRead, type KnowledgeIssue, type LibraryFault } from './faults.ts';
 import { hashText } from './hash.ts';
 
 /** One parsed YAML file of the library. `file` is its path below `knowledge/`. */
@@ -56,8 +56,8 @@ function readEntry<T>(
     return [parsed.data];
   }
   for (const issue of parsed.error.issues) {
-    const fault = { code: 'as-read', message: issue.message } as const;
-    issues.push({ file, id, field: issue.path.join('.') || '(entry)', fault });
+    const field = issue.path.join('.') || '(entry)';
+    issues.push({ file, id, field, fault: asRead(issue.message) });
   }
   return [];
 }
@@ -95,8 +95,8 @@ function readWordLists(
   const parsed = wordClassesSchema.safeParse(file?.content ?? {});
   if (parsed.success) return parsed.data;
   for (const issue of parsed.error.issues) {
-    const fault = { code: 'as-read', message: issue.message } as const;
-    issues.push({ file: name, id: issue.path.join('.'), field: '(list)', fault });
+    const id = issue.path.join('.');
+    issues.push({ file: name, id, field: '(list)', fault: asRead(issue.message) });
   }
   return {};
 }
@@ -111,8 +111,9 @@ function readWordModel(
   const parsed = wordModelSchema.safeParse(file.content);
   if (parsed.success) return parsed.data;
   for (const issue of parsed.error.issues) {
-    const fault = { code: 'word-model', message: issue.message } as const;
-    issues.push({ file: WORD_MODEL_FILE, id: issue.path.join('.'), field: '(text)', fault });
+    const { message, path } = issue;
+    const fault: LibraryFault = { code: 'word-model', message };
+    issues.push({ file: WORD_MODEL_FILE, id: path.join('.'), field: '(text)', fault });
   }
   return null;
 }

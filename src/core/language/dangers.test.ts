@@ -39,11 +39,11 @@ it.each([
   'the dog never ate the bait',
   "My dog didn't ever say it ate the bait",
   'The fire drill caught fire',
-])('hears none in "%s"', (words) => {
+])('finds none in "%s"', (words) => {
   expect(found(words)).toEqual([]);
 });
 
-it('minds what was asked only in the clause of the sign', () => {
+it('looks for a question only in the clause of the sign', () => {
   expect(found('my dog ate a mushroom, should I worry')).toEqual(['eaten']);
   expect(found('should I worry, my dog ate a mushroom')).toEqual(['eaten']);
 });
@@ -53,7 +53,7 @@ it('takes a sign that is a denial itself as said', () => {
   expect(found('Now I can’t breathe')).toEqual(['air']);
 });
 
-it('hears some dangers in a question too', () => {
+it('finds some dangers in a question too', () => {
   expect(found('Is this a longicorn?')).toEqual(['pest']);
 });
 

@@ -11,7 +11,7 @@ interface CompiledDanger {
 /** The dangers of a library in the order in which they come first. */
 export type Dangers = readonly CompiledDanger[];
 
-/** A danger that the words tell of, and where: the whole sentence. */
+/** A danger that the words report, and the sentence that reports it. */
 export interface FoundDanger {
   readonly danger: Danger;
   readonly span: Span;
@@ -37,7 +37,7 @@ export const compileDangers = (dangers: readonly Danger[], words: Words): Danger
       unless: danger.unless === undefined ? null : withWords(danger.unless, words),
     }));
 
-/** What asks, supposes, wishes or denies, before the verb that would tell of the danger. */
+/** What asks, supposes, wishes or denies, before the verb that would report the danger. */
 const NOT_SO =
   /\b(if|would|could|can|should|might|may|will|shall|does|do|how|what|which|when|keep|keeps|prevent|avoid|in case|want to|wants to|wanted to|afraid|worried|not|never|without)\b|\b(are|is) (the|there|this|that|it)\b|n't\b/;
 
@@ -86,7 +86,7 @@ function shows({ danger, signs, unless }: CompiledDanger, sentence: string): boo
 }
 
 /**
- * The dangers that words tell of, each once, the most urgent first, with the span of the sentence in characters (UTF-16). What
+ * The dangers that words report, each once, the most urgent first, with the span of the sentence in characters (UTF-16). What
  * is asked, supposed or denied is none. Empty for words without any.
  */
 export function findDangers(dangers: Dangers, words: string): readonly FoundDanger[] {

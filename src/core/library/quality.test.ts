@@ -85,8 +85,8 @@ it('asks for many ways to say what many causes show', () => {
   const findings = [few, ...FINDINGS.slice(1)];
   const read = readMini(findings, causes, PLANTS);
   const issues = checkQuality(read, miniLibrary(findings, causes, PLANTS));
-  const told = issues.filter(({ id, field }) => id === 'f1' && field === 'phrases');
-  expect(told.map(({ fault }) => fault)).toEqual([
+  const tooFew = issues.filter(({ id, field }) => id === 'f1' && field === 'phrases');
+  expect(tooFew.map(({ fault }) => fault)).toEqual([
     { code: 'too-few-phrases', causes: 10, phrases: 2, least: 10 },
   ]);
 });

@@ -38,7 +38,7 @@ function checkFindings(cause: Cause, library: Compiled, report: Report): void {
   const apart = [...new Set([...own.keys(), ...other.keys()])].some(
     (finding) => Math.abs((own.get(finding) ?? 0) - (other.get(finding) ?? 0)) >= TELLS_APART,
   );
-  if (!apart) report(cause.id, 'lookAlikes', { code: 'not-told-apart', other: nearest.id });
+  if (!apart) report(cause.id, 'lookAlikes', { code: 'not-separated', other: nearest.id });
 }
 
 /** A cause has a season, or its treatments have, or it says that nothing about it has one. */

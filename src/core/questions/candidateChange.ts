@@ -72,10 +72,10 @@ export function candidateChange(
   network: Network,
   list: Shortlist,
   posterior: Posterior,
-  left: ReadonlySet<string>,
+  left: readonly string[],
 ): CandidateQuestion | null {
   const expected = expectedFindings(library, network, posterior);
-  const members = offered(library, network, expected, left);
+  const members = offered(library, network, expected, new Set(left));
   const nodes = members.flatMap(({ id }) => network.node(id) ?? []);
   if (nodes.length < 2 || nodes.length !== members.length) return null;
   return {

@@ -79,11 +79,14 @@ export function findQuestions(
   const plant = skipped.has(PLANT_QUESTION)
     ? null
     : candidatePlant(library, network, list, posteriorOverHosts(network, posterior));
-  const knownOrSkipped = new Set<string>([...knownFindings(library, reports), ...skipped]);
+  const isAnswered = reports.some((one) => saysSomething(library, one));
   const change =
-    reports.some((one) => saysSomething(library, one)) || skipped.has(CHANGE_QUESTION)
+    isAnswered || skipped.has(CHANGE_QUESTION)
       ? null
-      : candidateChange(library, network, list, posterior, knownOrSkipped);
+      : candidateChange(library, network, list, posterior, [
+          ...knownFindings(library, reports),
+          ...skipped,
+        ]);
   const open = [plant, change].filter((one) => one !== null);
   const { questions, samples } = candidateQuestions(library, network, list, reports, skipped);
   const decision = makeDecision(library, network, posterior, list.positions);

@@ -34,7 +34,7 @@ export const dangerSchema = z.strictObject({
   name: z.string().min(3),
   /** Any one of them shows the danger; each is a list of patterns that all stand in one sentence. */
   signs: z.array(z.array(pattern).min(1)).min(1),
-  /** A sentence with this tells of no such danger. */
+  /** A sentence with this reports no such danger. */
   unless: pattern.optional(),
   /** A name is enough, also in a question or a supposition. */
   anySense: z.boolean().default(false),

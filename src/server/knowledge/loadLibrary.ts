@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { join, relative, sep } from 'node:path';
 import { LineCounter, parseDocument } from 'yaml';
-import type { KnowledgeIssue } from '../../core/knowledge/faults.ts';
+import { asRead, type KnowledgeIssue } from '../../core/knowledge/faults.ts';
 import { checkLibrary } from '../../core/knowledge/check.ts';
 import { checkReliedOn } from '../../core/knowledge/reliedOn.ts';
 import { compileLibrary, type Compiled } from '../../core/library/compile.ts';
@@ -51,8 +51,7 @@ function parseTexts(
     for (const error of document.errors) {
       const { line } = lines.linePos(error.pos[0]);
       const message = error.message.split('\n')[0] ?? '';
-      const fault = { code: 'as-read', message } as const;
-      issues.push({ file, id: '(file)', field: `line ${line}`, fault });
+      issues.push({ file, id: '(file)', field: `line ${line}`, fault: asRead(message) });
     }
     return { file, text, content: document.errors.length > 0 ? [] : document.toJS() };
   });
