@@ -48,3 +48,10 @@ it('names somebody to call for every danger, in every country', () => {
   for (const { danger } of library.dangers)
     for (const call of danger.call) expect(anywhere?.calls[call]).toBeDefined();
 });
+
+it.each([
+  ['My son ate slug bait and the dog ate some too', ['swallowed-person', 'swallowed-animal']],
+  ['I put down slug bait and my dog ate some of it', ['swallowed-animal']],
+])('"%s" names who swallowed it', (words, kinds) => {
+  expect(kindsIn(words)).toEqual(kinds);
+});

@@ -188,3 +188,27 @@ it('gives another version to another text', () => {
   expect(version({})).toBe(version({}));
   expect(version({})).not.toBe(version({ 'causes/c.yaml': [{ ...cause, name: 'Another' }] }));
 });
+
+const danger = {
+  id: 'fire',
+  order: 1,
+  name: 'Fire',
+  signs: [['\\b{tree}\\b', '\\bburns\\b']],
+  say: 'Get away from it and call for help.',
+  call: ['fire'],
+  source: 'practice',
+};
+
+it.each([
+  ['a list of words that does not exist', {}, { field: 'signs' }],
+  ['such a list in what makes it none', { signs: [['x']], unless: '{tree}' }, { field: 'unless' }],
+  ['an unknown source of a danger', { signs: [['x']], source: 'hearsay' }, { field: 'source' }],
+])('reports %s', (_name, change, expected) => {
+  const issues = issuesOf({ 'dangers/d.yaml': [{ ...danger, ...change }] });
+  expect(issues).toContainEqual(expect.objectContaining({ id: 'fire', ...expected }));
+});
+
+it('finds nothing wrong with a danger whose lists exist', () => {
+  const words = { 'language/danger-words.yaml': { tree: ['oak'] } };
+  expect(issuesOf({ 'dangers/d.yaml': [danger], ...words })).toEqual([]);
+});

@@ -2,6 +2,7 @@ import type { KnowledgeIssue, LibraryFault } from './faults.ts';
 import { WORD_MODEL_FILE, type ReadLibrary } from './read.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { ForKinds } from '../schema/kinds.ts';
+import { LIST } from '../schema/danger.ts';
 import type { WindowRule } from '../schema/window.ts';
 import type { Library } from '../schema/library.ts';
 import { UNPUBLISHED } from '../schema/source.ts';
@@ -48,6 +49,8 @@ function checkUnique(library: Library, report: Report): void {
     library.places,
     library.groups,
     library.views,
+    library.dangers,
+    library.contacts,
   ];
   for (const section of [...sections, [...library.causes, ...library.careTopics]]) {
     const seen = new Set<string>();
@@ -159,6 +162,8 @@ function checkSources(library: Library, known: Known, report: Report): void {
     library.groups,
     library.causes,
     library.careTopics,
+    library.dangers,
+    library.contacts,
   ];
   for (const entry of [...sections, library.treatments, library.places, library.views].flat()) {
     if (!known.sources.has(entry.source)) {
@@ -200,6 +205,19 @@ function checkRates(library: Library, report: Report): void {
   }
 }
 
+/** A list of words that does not exist would silence every pattern that names it. */
+function checkDangers({ dangers, dangerWords }: Library, report: Report): void {
+  const check = (id: string, field: string, patterns: readonly string[]): void => {
+    for (const [, list = ''] of patterns.flatMap((one) => [...one.matchAll(LIST)]))
+      if (dangerWords[list] === undefined)
+        report(id, field, { code: 'unknown-id', id: list, section: 'lists of danger-words.yaml' });
+  };
+  for (const { id, signs, unless } of dangers) {
+    check(id, 'signs', signs.flat());
+    check(id, 'unless', unless === undefined ? [] : [unless]);
+  }
+}
+
 function checkWordModel({ wordModel }: Library, known: Known, report: Report): void {
   const together = Object.entries(wordModel?.together ?? {}).flatMap(([id, others]) => [
     id,
@@ -226,6 +244,7 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   checkStageSources(library, known, report);
   checkViews(library, known, report);
   checkRates(library, report);
+  checkDangers(library, report);
   checkWordModel(library, known, report);
   for (const plant of library.plants) {
     checkWindow(plant.traits.bloom, plant.id, 'bloom', known, report);

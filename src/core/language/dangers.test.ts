@@ -71,3 +71,11 @@ it('never matches a list that does not exist', () => {
 it('refuses a pattern that is none', () => {
   expect(() => danger('x', 1, [['(']])).toThrow('is no regular expression');
 });
+
+it('finds a danger at the end of words without a full stop', () => {
+  expect(found(`${'my hosta has holes and '.repeat(40)} my dog ate bait`)).toEqual(['eaten']);
+});
+
+it('finds a danger beside letters that grow when they are made small', () => {
+  expect(found('İlke says: My Dog Ate Bait')).toEqual(['eaten']);
+});

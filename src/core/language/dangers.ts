@@ -1,4 +1,4 @@
-import type { Danger } from '../schema/danger.ts';
+import { LIST, type Danger } from '../schema/danger.ts';
 import type { Span } from './tokens.ts';
 
 /** One danger with its patterns. */
@@ -21,7 +21,7 @@ type Words = Readonly<Record<string, readonly string[]>>;
 
 /** The pattern with the words of its lists put in; a list that does not exist matches nothing. */
 function withWords(pattern: string, words: Words): RegExp {
-  const listed = pattern.replace(/\{([a-z]\w*)\}/g, (_, name: string) =>
+  const listed = pattern.replace(LIST, (_, name: string) =>
     words[name] === undefined ? '(?!)' : `(?:${words[name].join('|')})`,
   );
   return new RegExp(listed, 'u');
@@ -44,21 +44,27 @@ const NOT_SO =
 /** What supposes or denies, also behind the subject. */
 const NOT_INSIDE = /\b(if|not|never|without|would|could|might)\b|n't\b/;
 
-/** Longer ones are cut: no remark about a danger is. */
-const MAX_SENTENCE = 400;
+/** Words without a full stop are read in windows of this length, which overlap by half; no report is longer. */
+const WINDOW = 400;
 
-/** A sentence in small letters with plain apostrophes, as long as the text it stands for. */
+/** A sentence, or a window of a long one, in small letters with plain apostrophes, as long as the text it stands for. */
 interface Sentence {
   readonly text: string;
   readonly start: number;
 }
 
+function windowsOf(text: string, start: number): readonly Sentence[] {
+  const windows: Sentence[] = [];
+  for (let at = 0; at === 0 || at + WINDOW / 2 < text.length; at += WINDOW / 2)
+    windows.push({ text: text.slice(at, at + WINDOW), start: start + at });
+  return windows;
+}
+
 function sentencesOf(words: string): readonly Sentence[] {
-  const plain = words.toLowerCase().replace(/[’‘`]/g, "'");
-  // Letters that grow when they are made small would shift every span behind them.
-  const text = plain.length === words.length ? plain : words;
+  // Only letters of the patterns are made small: others could change their length and shift every span.
+  const text = words.replace(/[A-Z]/g, (letter) => letter.toLowerCase()).replace(/[’‘`]/g, "'");
   return [...text.matchAll(/[^.!?;\n]+/g)].flatMap(({ 0: sentence, index }) =>
-    sentence.trim() === '' ? [] : [{ text: sentence.slice(0, MAX_SENTENCE), start: index }],
+    sentence.trim() === '' ? [] : windowsOf(sentence, index),
   );
 }
 

@@ -17,9 +17,12 @@ export const CALLS = [
 ] as const;
 export type Call = (typeof CALLS)[number];
 
+/** A list of words in a pattern, as `{animal}`. */
+export const LIST = /\{([a-z]\w*)\}/g;
+
 const isPattern = (text: string): boolean => {
   try {
-    return new RegExp(text.replace(/\{\w+\}/g, 'x')).source !== '';
+    return new RegExp(text.replace(LIST, 'x')).source !== '';
   } catch {
     return false;
   }
