@@ -3,6 +3,7 @@ import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { newId } from '../../../contracts/ids.ts';
+import { CHANGE_QUESTION } from '../../../core/questions/candidateChange.ts';
 import { PLANT_QUESTION } from '../../../core/questions/candidates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
@@ -88,8 +89,10 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
           },
     );
   const open = answer && !answer.settled ? answer.ask : [];
-  const questions = answer?.plant === null ? open.slice(0, 1) : open;
-  const [first] = questions;
+  const [first] = open;
+  // The others guess at what an open question asks for.
+  const isAlone = answer?.plant === null || first?.finding === CHANGE_QUESTION;
+  const questions = isAlone ? open.slice(0, 1) : open;
   const answerFirst = (value: boolean | 'unknown') => () => {
     if (first && (first.choices.length === 0 || value === 'unknown')) tell(first.finding, value);
   };

@@ -39,6 +39,17 @@ describe('Ask next', () => {
     ]);
   });
 
+  it('puts the open question alone', () => {
+    const { plant, answer, record } = opened('there are spots');
+    const [first] = answer.ask;
+    if (!first) throw new Error('nothing is asked');
+    const change = { ...first, finding: 'change', question: 'What do they see?' };
+    const open = { ...answer, ask: [change, first] };
+    showPanel(<AskPanel plant={plant} answer={open} />, record);
+    expect(screen.getAllByRole('listitem')).toHaveLength(1);
+    expect(screen.getByText('What do they see?')).toBeTruthy();
+  });
+
   it('asks nothing where the answer is settled, and says why', () => {
     const { plant, answer, record } = opened('there are spots');
     const settled = {
