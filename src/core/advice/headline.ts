@@ -37,7 +37,7 @@ function endOf(
   }
 }
 
-/** The advice in one breath, as data; `named` are the causes of the leading explanation. */
+/** The advice in one breath, as data, with the probability of the lead; `named` are the causes of the leading explanation. */
 export function headlineOf(
   verdict: Verdict,
   lead: Lead | null,

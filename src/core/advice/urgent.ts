@@ -58,7 +58,7 @@ export function urgentOf(
   return { ...first, calls: callsFor(first.danger, contacts, country) };
 }
 
-/** Advice that waits: no treatment stands beside a danger. */
+/** Advice that waits: no treatment stands beside a danger. The date to look again, in days, stays. */
 export const withheld = (advice: Advice, { danger }: Urgent): Advice => ({
   ...advice,
   verdict: 'professional',
