@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fieldIssueText } from '../wording/libraryFaults.ts';
 
 /** An error as it crosses the network: what is wrong, in which field, and what to do about it. */
 export const problemSchema = z.object({
@@ -33,7 +34,7 @@ export function problemFrom(error: z.ZodError): Problem {
   return {
     code: 'invalid-field',
     field: unknownKeys ?? (field === '' ? 'body' : field),
-    message: issue?.message ?? 'The input is not valid.',
+    message: issue ? fieldIssueText(issue) : 'The input is not valid.',
     cure:
       unknownKeys === null
         ? `Correct "${field === '' ? 'body' : field}" and send it again.`

@@ -1,3 +1,5 @@
+import type { z } from 'zod';
+import { type FieldFault, fieldFaultOf } from '../core/schema/fieldFault.ts';
 import type { KnowledgeIssue, LibraryFault, QualityFault } from '../core/knowledge/faults.ts';
 
 const percent = (share: number): number => Math.round(100 * share);
@@ -37,8 +39,36 @@ export function faultText(fault: LibraryFault): string {
       return 'holds an application rate; the rate comes from the label';
     case 'learned-unknown':
       return 'was learned but is not among the findings; run npm run learn';
+    case 'no-window':
+    case 'not-a-word-of':
+    case 'plate-word':
+    case 'months-crossed':
+    case 'id-form':
+    case 'country-form':
+    case 'no-pattern':
+      return fieldText(fault);
     default:
       return qualityText(fault);
+  }
+}
+
+/** What is wrong with a text that has a form of its own. */
+function fieldText(fault: FieldFault): string {
+  switch (fault.code) {
+    case 'no-window':
+      return `"${fault.text}" is no window: write any, ${fault.seasons.join(', ')}, 05-20..06-10, 05-20..06-10 @place, dd10 200..350 or bloom-end..bloom-end+28`;
+    case 'not-a-word-of':
+      return `one of: ${fault.words.join(', ')}`;
+    case 'plate-word':
+      return `"${fault.word}" cannot stand here; use one of: ${fault.expected.join(', ')}`;
+    case 'months-crossed':
+      return 'each monthly minimum is below the maximum of the same month';
+    case 'id-form':
+      return 'an id is lower-case words joined by hyphens, for example "early-blight"';
+    case 'country-form':
+      return 'a country is two small letters, for example "us"';
+    case 'no-pattern':
+      return 'is no regular expression';
   }
 }
 
@@ -77,4 +107,10 @@ function qualityText(fault: QualityFault): string {
 /** One issue as a line: file, id, field, what is wrong. */
 export function issueLine({ file, id, field, fault }: KnowledgeIssue): string {
   return `${file}: ${id}: ${field}: ${faultText(fault)}`;
+}
+
+/** What is wrong with a field, in our words where the schema has a form of its own. */
+export function fieldIssueText(issue: z.core.$ZodIssue): string {
+  const fault = fieldFaultOf(issue);
+  return fault ? fieldText(fault) : issue.message;
 }

@@ -1,3 +1,5 @@
+import type { FieldFault } from '../schema/fieldFault.ts';
+
 /** What makes an entry of the library invalid; the words of every fault stand in `wording/libraryFaults.ts`. */
 export type EntryFault =
   /** As worded by what read the file, or by a check outside the core. */
@@ -47,7 +49,7 @@ export type QualityFault =
   | { readonly code: 'no-plate' }
   | { readonly code: 'no-way-to-look' };
 
-export type LibraryFault = EntryFault | QualityFault;
+export type LibraryFault = EntryFault | FieldFault | QualityFault;
 
 /** A fault in the words of what read the file, or of a check outside the core. */
 export const asRead = (message: string): LibraryFault => ({ code: 'as-read', message });

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { fail, ok, type Result } from '../util/result.ts';
 import { careTopicSchema, causeSchema } from '../schema/cause.ts';
 import { contactsSchema, dangerSchema } from '../schema/danger.ts';
+import { fieldFaultOf } from '../schema/fieldFault.ts';
 import { findingGroupSchema, findingSchema, wordClassesSchema } from '../schema/finding.ts';
 import type { Library } from '../schema/library.ts';
 import { placeSchema } from '../schema/place.ts';
@@ -57,7 +58,7 @@ function readEntry<T>(
   }
   for (const issue of parsed.error.issues) {
     const field = issue.path.join('.') || '(entry)';
-    issues.push({ file, id, field, fault: asRead(issue.message) });
+    issues.push({ file, id, field, fault: fieldFaultOf(issue) ?? asRead(issue.message) });
   }
   return [];
 }
@@ -96,7 +97,12 @@ function readWordLists(
   if (parsed.success) return parsed.data;
   for (const issue of parsed.error.issues) {
     const id = issue.path.join('.');
-    issues.push({ file: name, id, field: '(list)', fault: asRead(issue.message) });
+    issues.push({
+      file: name,
+      id,
+      field: '(list)',
+      fault: fieldFaultOf(issue) ?? asRead(issue.message),
+    });
   }
   return {};
 }

@@ -69,7 +69,7 @@ it('never matches a list that does not exist', () => {
 });
 
 it('refuses a pattern that is none', () => {
-  expect(() => danger('x', 1, [['(']])).toThrow('is no regular expression');
+  expect(() => danger('x', 1, [['(']])).toThrow('no-pattern');
 });
 
 it('finds a danger at the end of words without a full stop', () => {

@@ -1,11 +1,8 @@
 import { z } from 'zod';
-
-const kebab = /^[a-z0-9]+(-[a-z0-9]+)*$/;
+import { fieldIssue, ID_FORM } from './fieldFault.ts';
 
 /** A stable kebab-case id, as it stands in the YAML files. */
-export const idSchema = z
-  .string()
-  .regex(kebab, 'an id is lower-case words joined by hyphens, for example "early-blight"');
+export const idSchema = z.string().regex(ID_FORM);
 
 export const plantIdSchema = idSchema.brand<'PlantId'>();
 export const findingIdSchema = idSchema.brand<'FindingId'>();
@@ -28,7 +25,8 @@ export const sourceRefSchema = idSchema;
  */
 export function wordOf<K extends string>(scale: Readonly<Record<K, number>>): z.ZodType<K> {
   const words = Object.keys(scale);
-  return z.custom<K>((value) => typeof value === 'string' && words.includes(value), {
-    error: `one of: ${words.join(', ')}`,
-  });
+  return z.custom<K>(
+    (value) => typeof value === 'string' && words.includes(value),
+    fieldIssue({ code: 'not-a-word-of', words }),
+  );
 }

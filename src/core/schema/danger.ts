@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, sourceRefSchema } from './common.ts';
+import { fieldIssue } from './fieldFault.ts';
 
 /** Whom to call. */
 export const CALLS = [
@@ -27,7 +28,7 @@ const isPattern = (text: string): boolean => {
     return false;
   }
 };
-const pattern = z.string().refine(isPattern, { error: 'is no regular expression' });
+const pattern = z.string().refine(isPattern, fieldIssue({ code: 'no-pattern' }));
 
 /** Something that comes before any diagnosis. Shape of one entry of `knowledge/dangers/*.yaml`. */
 export const dangerSchema = z.strictObject({

@@ -1,12 +1,11 @@
 import { z } from 'zod';
 import { placeIdSchema, sourceRefSchema } from './common.ts';
+import { COUNTRY_FORM, fieldIssue } from './fieldFault.ts';
 
 /** A country by ISO 3166. */
-export const countrySchema = z
-  .string()
-  .regex(/^[a-z]{2}$/, 'a country is two small letters, for example "us"');
+export const countrySchema = z.string().regex(COUNTRY_FORM);
 
-const monthly = z.array(z.number()).length(12, 'twelve monthly values, January first');
+const monthly = z.array(z.number()).length(12);
 
 /** Monthly climate normals of a reference place. Shape of one entry of `knowledge/places/*.yaml`. */
 export const placeSchema = z
@@ -27,7 +26,7 @@ export const placeSchema = z
   .refine(
     (place) => place.minCelsius.every((low, month) => low < (place.maxCelsius[month] ?? low)),
     {
-      error: 'each monthly minimum is below the maximum of the same month',
+      ...fieldIssue({ code: 'months-crossed' }),
       path: ['minCelsius'],
     },
   );

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../util/result.ts';
+import { fieldIssue } from './fieldFault.ts';
 
 /** What is drawn. */
 export const FIGURES = [
@@ -230,7 +231,11 @@ export const plateSchema = z.string().superRefine((text, context) => {
   const reading = text === 'none' ? null : readPlate(text);
   if (reading?.ok === false)
     context.addIssue(
-      `"${reading.error.word}" cannot stand here; use one of: ${reading.error.expected.join(', ')}`,
+      fieldIssue({
+        code: 'plate-word',
+        word: reading.error.word,
+        expected: [...reading.error.expected],
+      }),
     );
 });
 

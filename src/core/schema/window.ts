@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fieldIssue } from './fieldFault.ts';
 
 /** Parts of the gardening year that every climate has in its own weeks (see timing/seasons.ts). */
 export const SEASONS = [
@@ -117,9 +118,6 @@ export function parseWindow(text: string): WindowRule | null {
 export const windowSchema = z.string().transform((text, context): WindowRule => {
   const rule = parseWindow(text);
   if (rule) return rule;
-  context.addIssue({
-    code: 'custom',
-    message: `"${text}" is no window: write any, ${SEASONS.join(', ')}, 05-20..06-10, 05-20..06-10 @place, dd10 200..350 or bloom-end..bloom-end+28`,
-  });
+  context.addIssue(fieldIssue({ code: 'no-window', text, seasons: [...SEASONS] }));
   return z.NEVER;
 });
