@@ -27,7 +27,7 @@ const THEORY = stemSet(
   'think thought told says said reckon reckons convince wonder suspect blame claim assume figured',
 );
 /** After "she says", these begin a name for the trouble ("it's mites"); other words begin what was seen. */
-const NAMES_CULPRIT = stemSet('it this that mean they them');
+const NAMES_CULPRIT = stemSet("it its it's this that that's thats mean they they're theyre them");
 const ACCUSES = stemSet('blame blaming accuse accusing');
 const PLACE = stemSet('under underneath beneath near beside behind');
 const SEARCH = stemSet('looking hunting searching digging');

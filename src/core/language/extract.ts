@@ -246,8 +246,9 @@ function readText(
     candidates.filter(({ fits }) => fits),
     weights,
   );
+  const asks = !seen && asksOnly(text, spoken, assertion);
   const contentWords = spoken.filter(
-    (_, i) => assertion.denied[i] !== true && assertion.theory[i] !== true && !naming.named[i],
+    (_, i) => assertion.denied[i] !== true && assertion.theory[i] !== true && (asks || assertion.speculated[i] !== true) && !naming.named[i],
   );
   const toJudge = {
     groupOf: (id: FindingId) => languageContext.findings.get(id)?.group,
@@ -260,7 +261,6 @@ function readText(
     idf: weights.idf,
     assertion: statusOver(spoken, assertion),
   };
-  const asks = !seen && asksOnly(text, spoken, assertion);
   return { plants, mentions, contentWords, asks, requests: readRequests(whole), kept, toJudge };
 }
 
