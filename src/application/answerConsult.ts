@@ -336,6 +336,7 @@ function toResponse(library: Compiled, enquiry: Enquiry, found: Consultation): C
       worth: round(one.netValue, 3),
       plate: plateOf(one.finding),
       choices: one.choices.map((choice) => ({ ...choice, plate: plateOf(choice.finding) })),
+      look: one.look && { id: one.look.id, say: one.look.say },
     })),
     settled: found.stopping.settled,
     settledWhy: { reason: stoppingText(found.stopping.reason), sample: found.stopping.sample },

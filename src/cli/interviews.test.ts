@@ -22,6 +22,7 @@ const ask = (finding: string, choices: string[] = []): ConsultResponse['ask'][nu
   worth: 1,
   plate: null,
   choices: choices.map((one) => ({ finding: one, label: one, plate: null })),
+  look: null,
 });
 
 const cause = (name: string) => ({

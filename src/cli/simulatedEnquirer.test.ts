@@ -24,6 +24,7 @@ const ask = (finding: string, choices: Question['choices'] = []): Question => ({
   seconds: 10,
   netValue: 1,
   informationGainBits: 1,
+  look: null,
   choices,
 });
 const SEEDS = Array.from({ length: 300 }, (_, i) => 1000 + i);

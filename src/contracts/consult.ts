@@ -170,6 +170,12 @@ export const consultResponseSchema = z.object({
       choices: z.array(
         z.object({ finding: z.string(), label: z.string(), plate: z.string().nullable() }),
       ),
+      /** One act of looking that answers this question and its neighbors of the same look. */
+      look: z
+        .object({ id: z.string(), say: z.string() })
+        .nullable()
+        // Answers that were kept before there were any.
+        .default(null),
     }),
   ),
   settled: z.boolean(),

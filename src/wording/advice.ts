@@ -1,4 +1,5 @@
 import type {
+  BorneReason,
   Caution,
   Headline,
   HeadlineEnd,
@@ -14,10 +15,18 @@ import { dayInWords } from './days.ts';
 import { midSentence } from './midSentence.ts';
 
 /** Codes that carry data, and so are worded by a function. */
-type WithData = 'library' | 'oil-in-heat' | 'oil-limits' | 'presumptive' | 'wait' | 'too-late';
+type WithData =
+  'library' | 'borne' | 'oil-in-heat' | 'oil-limits' | 'presumptive' | 'wait' | 'too-late';
 type Catalog<T extends { readonly code: string }> = Readonly<
   Record<Exclude<T['code'], WithData>, string>
 >;
+
+/** Why a plant bears a trouble as things are, and when to treat after all. */
+const BORNE: Readonly<Record<BorneReason, string>> = {
+  'little-affected':
+    'So little of it is affected that the plant bears it: take off by hand what is bad, and treat only if it reaches about a third or is plainly more each week.',
+  over: 'It has stopped by itself: what is marked stays marked, and nothing is gained by treating now.',
+};
 
 const REASONS: Catalog<NotDoingReason> = {
   'cause-unsure': 'The cause is not sure enough for any product yet.',
@@ -44,6 +53,8 @@ export function notDoingText(reason: NotDoingReason): string {
       return reason.text;
     case 'oil-in-heat':
       return `Oils and soaps burn leaves above about ${bothDegrees(reason.maxCelsius)}; wait for cooler days.`;
+    case 'borne':
+      return BORNE[reason.why];
     default:
       return REASONS[reason.code];
   }
@@ -178,6 +189,8 @@ function headlineEnd(end: HeadlineEnd, today: Day): string {
   switch (end.code) {
     case 'library':
       return end.text;
+    case 'borne':
+      return BORNE[end.why];
     case 'wait':
       return `The time for it is ${nextWindow(end.next, today)}.`;
     case 'too-late':

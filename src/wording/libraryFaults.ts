@@ -33,6 +33,8 @@ export function faultText(fault: LibraryFault): string {
       return `"${fault.finding}" is not a finding of this group`;
     case 'group-lacks':
       return `lacks "${fault.finding}", which is of this group`;
+    case 'in-two-looks':
+      return `"${fault.finding}" stands in another look too; keep it in one`;
     case 'unused-finding':
       return 'no cause uses this finding; remove it or use it';
     case 'rate':

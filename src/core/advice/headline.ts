@@ -3,6 +3,7 @@ import type { Cause } from '../schema/cause.ts';
 import type { Day } from '../timing/calendar.ts';
 import type { Chosen } from './choose.ts';
 import { whyNothing, whyPastHelp, type PlantAndDay } from './letBe.ts';
+import { whyBorne } from './threshold.ts';
 import type { Headline, HeadlineEnd, NextWindow } from './messages.ts';
 import { nextOf, type Lead, type Verdict } from './verdict.ts';
 
@@ -22,6 +23,8 @@ function endOf(
     case 'leave': {
       const text = whyNothing(cause, on);
       if (text !== null) return { code: 'library', text };
+      const why = whyBorne(cause.harm, on);
+      if (why !== null) return { code: 'borne', why };
       return { code: cause.category === 'normal' ? 'leave-normal' : 'leave-and-watch' };
     }
     case 'act-now':

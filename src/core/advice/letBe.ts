@@ -4,7 +4,10 @@ import { daysUntil } from '../timing/windows.ts';
 import type { AdviceContext } from './context.ts';
 
 /** The plant and the day that advice is for. */
-export type PlantAndDay = Pick<AdviceContext, 'today' | 'kinds' | 'almanac' | 'traits'>;
+export type PlantAndDay = Pick<
+  AdviceContext,
+  'today' | 'kinds' | 'almanac' | 'traits' | 'reported'
+>;
 
 /** The reason that a circumstance gives; null for a plant of another kind or out of its window. */
 function reasonOf(

@@ -28,8 +28,12 @@ export interface HiddenReason {
   readonly code: 'not-organic' | 'not-left-alone';
 }
 
+/** Why a plant bears a trouble as things are. */
+export type BorneReason = 'little-affected' | 'over';
+
 /** Why something is not to be done. */
-export type NotDoingReason = SafetyReason | HiddenReason | LibraryText;
+export type NotDoingReason =
+  SafetyReason | HiddenReason | LibraryText | { readonly code: 'borne'; readonly why: BorneReason };
 
 /** Something to mind. */
 export type Caution =
@@ -85,6 +89,8 @@ export type Headline =
 /** What the headline ends with, by the verdict; null when its cause says it all. */
 export type HeadlineEnd =
   | LibraryText
+  /** Left because the plant bears it, until more is affected. */
+  | { readonly code: 'borne'; readonly why: BorneReason }
   | { readonly code: 'leave-normal' | 'leave-and-watch' | 'start-now' | 'professional' }
   | { readonly code: 'wait'; readonly next: NextWindow }
   /** `why` is the library's reason why nothing more helps this year; null where only the time for it is over. */

@@ -14,6 +14,7 @@ import { chooseSteps, type Chosen } from './choose.ts';
 import type { AdviceContext } from './context.ts';
 import { judge, type AssessedTreatment } from './safetyJudge.ts';
 import { leadOf, leadOnReport, verdictOf, type Lead, type Verdict } from './verdict.ts';
+import { waitsForMore, whyBorne } from './threshold.ts';
 import { headlineOf } from './headline.ts';
 import {
   distinct,
@@ -180,10 +181,14 @@ function lookAgainOn(
 }
 
 /** Steps that are open to choice after safety and the enquirer's approach, and those that are not, with the reason. */
-function sift(judged: readonly AssessedTreatment[], context: AdviceContext) {
+function sift(judged: readonly AssessedTreatment[], lead: Lead | null, context: AdviceContext) {
   const hidden: Hidden[] = [];
+  const borne = lead && whyBorne(lead.cause.harm, context);
   const allowed = judged.filter((one) => {
-    const why = one.forbidden ?? hiddenBy(context.approach, one.candidate.treatment);
+    const { treatment } = one.candidate;
+    const waits =
+      borne && waitsForMore(treatment.rung) ? { code: 'borne' as const, why: borne } : null;
+    const why = one.forbidden ?? hiddenBy(context.approach, treatment) ?? waits;
     if (why !== null) hidden.push({ judged: one, why });
     return why === null && one.candidate.state.kind !== 'never';
   });
@@ -228,7 +233,7 @@ export function planAdvice(
   const lead = leadOnReport(leadOf(network, posterior), reports);
   const suspects = suspectsOf(network, posterior);
   const judged = gatherCandidates(library, suspects, context).map((one) => judge(one, context));
-  const { allowed, hidden } = sift(judged, context);
+  const { allowed, hidden } = sift(judged, lead, context);
   // Without any report there is nothing yet to do something about.
   const open = lead === null && reports === 0 ? [] : withoutLesserEnds(allowed, lead);
   const chosen = chooseSteps(open, today, lead?.cause.id ?? null);

@@ -6,6 +6,7 @@ import { buildNetwork } from '../diagnosis/network.ts';
 import { weighAll } from '../diagnosis/posterior.ts';
 import { askingFor } from '../knowledge/careTopics.ts';
 import type { Cause } from '../schema/cause.ts';
+import { RELIED_ON } from '../schema/reliedOn.ts';
 import type { WindowState } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
 import { leadOf, leadOnReport, nextOf, verdictOf, type Lead } from './verdict.ts';
@@ -238,4 +239,26 @@ it('speaks of the likelier of two causes that lead together, with the likeliest 
   expect(found?.probability).toBe(inOrder[0]);
   expect(found?.next).toBe(inOrder[1]);
   expect(leadOf(network, { ...posterior, explanation: [] })).toBeNull();
+});
+
+describe('how much is affected', () => {
+  const { little, much, over } = RELIED_ON.findings;
+  const HARMS = {
+    bearable: { looks: 'moderate', pace: 'weeks' },
+    deadly: { plant: 'serious', pace: 'weeks' },
+  };
+  it.each([
+    ['bearable', little, 'leave'],
+    ['bearable', over, 'leave'],
+    ['bearable', much, 'act-now'],
+    ['deadly', little, 'act-now'],
+    ['deadly', over, 'act-now'],
+  ] as const)('of a %s trouble with %s gives %s', (harm, said, expected) => {
+    const pest = causeWith({ harm: HARMS[harm] });
+    const found = verdictOf(lead(0.9, 0, pest), [step(OPEN, 1, {}, pest)], {
+      ...CONTEXT,
+      reported: new Set([said]),
+    });
+    expect(found).toBe(expected);
+  });
 });

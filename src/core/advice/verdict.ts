@@ -7,6 +7,7 @@ import type { Rung } from '../schema/treatment.ts';
 import type { Day } from '../timing/calendar.ts';
 import { daysUntil } from '../timing/windows.ts';
 import type { Chosen } from './choose.ts';
+import { whyBorne } from './threshold.ts';
 import { whyLeft, whyPastHelp, type PlantAndDay } from './letBe.ts';
 
 export const VERDICTS = [
@@ -163,6 +164,7 @@ export function verdictOf(
   const { today } = context;
   if (!lead || !isAdvisable(lead)) return 'find-out';
   if (whyLeft(lead.cause, context) !== null || lead.cause.category === 'normal') return 'leave';
+  if (whyBorne(lead.cause.harm, context) !== null) return 'leave';
   if (steps.length === 0) return 'find-out';
   if (isCareTopic(lead.cause)) return whenToDo(lead, steps, today);
   if (whyPastHelp(lead.cause, context) !== null)

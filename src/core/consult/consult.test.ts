@@ -1,6 +1,8 @@
 import { enquiry } from '../../test/enquiry.ts';
+import { treatmentEntry } from '../../test/advised.ts';
 import { miniLibrary } from '../../test/miniLibrary.ts';
 import { findingId, plantId } from '../../test/setting.ts';
+import { RELIED_ON } from '../schema/reliedOn.ts';
 import { createConsultant, type Consultation } from './consult.ts';
 import type { Answer, Enquiry } from './enquiry.ts';
 
@@ -63,4 +65,44 @@ it('is settled only when something was said', () => {
 
 it('gives the same answer to the same enquiry', () => {
   expect(ask('webs on the fern')).toEqual(ask('webs on the fern'));
+});
+
+describe('how much is affected', () => {
+  const EXTENTS = Object.values(RELIED_ON.findings).filter((id) => id.startsWith('extent-'));
+  const withProduct = (harm: Record<string, string>) =>
+    createConsultant(
+      miniLibrary(
+        [
+          { id: 'webs', extra: { phrases: ['web|webs'], background: 'telltale' } },
+          ...EXTENTS.map((id) => ({ id, extra: { group: 'extent', forAdvice: true } })),
+        ],
+        [
+          {
+            id: 'mites',
+            findings: { webs: 'always' },
+            extra: { category: 'mite', harm, treatments: [{ use: 'soap', effect: 'strong' }] },
+          },
+        ],
+        {
+          'groups/g.yaml': [{ id: 'extent', question: 'How much?', source: 'practice' }],
+          'treatments/t.yaml': [treatmentEntry('soap', { rung: 'low-toxicity' })],
+        },
+      ),
+    );
+  const BEARABLE = { looks: 'moderate', pace: 'weeks' };
+  const asked = (harm: Record<string, string>, answers: Answer[] = []) =>
+    withProduct(harm)(enquiry('webs and webs on the fern', { answers })).ask;
+
+  it('is asked once the cause is found, where it decides whether to treat', () => {
+    expect(asked(BEARABLE).map(({ finding }) => finding)).toEqual(['extent']);
+    expect(asked(BEARABLE)[0]?.choices).toHaveLength(4);
+  });
+
+  it.each<[string, Record<string, string>, Answer[]]>([
+    ['the plant bears none of it', { plant: 'serious', pace: 'weeks' }, []],
+    ['it is known', BEARABLE, [told('extent-much', true)]],
+    ['they cannot say', BEARABLE, [{ kind: 'unknown', asked: 'extent' }]],
+  ])('is not asked where %s', (_, harm, answers) => {
+    expect(asked(harm, answers)).toEqual([]);
+  });
 });

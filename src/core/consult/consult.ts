@@ -17,6 +17,8 @@ import { buildNetwork, FIRST_SINGLE, type Network } from '../diagnosis/network.t
 import { findCounterfactuals, type Counterfactuals } from '../questions/counterfactuals.ts';
 import { weighAll, type Weighing } from '../diagnosis/posterior.ts';
 import { mentionProbability } from '../diagnosis/nonMention.ts';
+import { leadOf } from '../advice/verdict.ts';
+import { extentQuestion } from '../questions/extentQuestion.ts';
 import { findQuestions, rankSamples, type Inquiry, type Question } from '../questions/questions.ts';
 import { applyStoppingRule, stopsAtRequest, type StoppingDecision } from '../questions/stopping.ts';
 import { isRelevant } from '../diagnosis/weigh.ts';
@@ -293,6 +295,10 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
   const context = contextOf(library, enquiry, plant, reports, kept.almanacs(enquiry));
   const planned = planAdvice(library, network, posterior, context);
   const urgent = urgentIn(library, enquiry, kept);
+  const stopping =
+    (stance.asks ? stopsAtRequest(network, posterior) : null) ??
+    applyStoppingRule(network, posterior, questions, samples, reports.length);
+  const extent = extentQuestion(library, leadOf(network, posterior), planned, context, skipped);
   const advice = urgent === null ? planned : withheld(planned, urgent);
   return {
     urgent,
@@ -304,10 +310,8 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     explanation: posterior.explanation,
     nothingWrong: posterior.nothingWrong,
     unexplained: posterior.notInLibrary,
-    ask: questions.slice(0, 3),
-    stopping:
-      (stance.asks ? stopsAtRequest(network, posterior) : null) ??
-      applyStoppingRule(network, posterior, questions, samples, reports.length),
+    ask: stopping.settled ? (extent ? [extent] : []) : questions.slice(0, 3),
+    stopping,
     conflicts: findConflicts(library, network, reports, evidence, readTogether(extracted.findings)),
     doubts: doubtfulMeasures(words, amounts),
     counterfactuals: counterfactualsOf(library, network, weighing, inquiry),

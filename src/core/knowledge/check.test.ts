@@ -32,6 +32,14 @@ const treatment = {
   source: 'practice',
 };
 
+const look = {
+  id: 'l',
+  say: 'Look at the roots.',
+  seconds: 20,
+  shows: ['f', 'g'],
+  source: 'practice',
+};
+
 const T = { use: 't', effect: 'good' };
 
 function files(change: Record<string, unknown> = {}): KnowledgeFile[] {
@@ -129,6 +137,16 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
     'an unknown source',
     { 'treatments/t.yaml': [{ ...treatment, source: 'hearsay' }] },
     { id: 't', field: 'source' },
+  ],
+  [
+    'a look that shows what does not exist',
+    { 'looks/l.yaml': [{ ...look, shows: ['f', 'x'] }] },
+    { id: 'l', field: 'shows' },
+  ],
+  [
+    'a finding that two looks show',
+    { 'looks/l.yaml': [look, { ...look, id: 'm', shows: ['g', 'h'] }] },
+    { id: 'm', field: 'shows', fault: { code: 'in-two-looks', finding: 'g' } },
   ],
   [
     'a choice that is no finding of its group',

@@ -48,6 +48,7 @@ function checkUnique(library: Library, report: Report): void {
     library.treatments,
     library.places,
     library.groups,
+    library.looks,
     library.views,
     library.dangers,
     library.contacts,
@@ -126,6 +127,17 @@ function checkCause(cause: Cause, known: Known, report: Report): void {
     checkWindow(option.when, cause.id, 'treatments', known, report);
 }
 
+function checkLooks({ looks }: Library, known: Known, report: Report): void {
+  const shown = new Set<string>();
+  for (const { id, shows } of looks)
+    for (const finding of shows) {
+      if (!known.findings.has(finding))
+        report(id, 'shows', { code: 'unknown-id', id: finding, section: 'findings' });
+      if (shown.has(finding)) report(id, 'shows', { code: 'in-two-looks', finding });
+      shown.add(finding);
+    }
+}
+
 function checkFindings(library: Library, known: Known, report: Report): void {
   const used = new Set(library.causes.flatMap((cause) => Object.keys(cause.findings)));
   for (const finding of library.findings) {
@@ -149,6 +161,7 @@ function checkFindings(library: Library, known: Known, report: Report): void {
       if (!choices.some((choice) => choice === member))
         report(id, 'choices', { code: 'group-lacks', finding: member });
   }
+  checkLooks(library, known, report);
   for (const { id, forAdvice, group } of library.findings) {
     if (!used.has(id) && !forAdvice && group === undefined)
       report(id, '(entry)', { code: 'unused-finding' });
@@ -160,6 +173,7 @@ function checkSources(library: Library, known: Known, report: Report): void {
     library.plants,
     library.findings,
     library.groups,
+    library.looks,
     library.causes,
     library.careTopics,
     library.dangers,

@@ -16,6 +16,7 @@ export type EntryFault =
   | { readonly code: 'no-treatment' }
   | { readonly code: 'not-of-group'; readonly finding: string }
   | { readonly code: 'group-lacks'; readonly finding: string }
+  | { readonly code: 'in-two-looks'; readonly finding: string }
   | { readonly code: 'unused-finding' }
   | { readonly code: 'rate' }
   | { readonly code: 'learned-unknown' };

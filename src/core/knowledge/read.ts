@@ -5,6 +5,7 @@ import { contactsSchema, dangerSchema } from '../schema/danger.ts';
 import { fieldFaultOf } from '../schema/fieldFault.ts';
 import { findingGroupSchema, findingSchema, wordClassesSchema } from '../schema/finding.ts';
 import type { Library } from '../schema/library.ts';
+import { lookSchema } from '../schema/look.ts';
 import { placeSchema } from '../schema/place.ts';
 import { plantSchema } from '../schema/plant.ts';
 import { sourceSchema } from '../schema/source.ts';
@@ -25,6 +26,7 @@ const SECTIONS = {
   plants: plantSchema,
   findings: findingSchema,
   groups: findingGroupSchema,
+  looks: lookSchema,
   causes: causeSchema,
   care: careTopicSchema,
   treatments: treatmentSchema,
@@ -157,6 +159,7 @@ export function readLibrary(
     plants: readSection('plants', SECTIONS.plants, input, issues, files),
     findings: readSection('findings', SECTIONS.findings, input, issues, files),
     groups: readSection('groups', SECTIONS.groups, input, issues, files),
+    looks: readSection('looks', SECTIONS.looks, input, issues, files),
     wordClasses: readWordLists('language/word-classes.yaml', input, issues),
     synonyms: readWordLists('language/synonyms.yaml', input, issues),
     wordModel: readWordModel(input, issues),

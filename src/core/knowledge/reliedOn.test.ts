@@ -2,7 +2,7 @@ import { RELIED_ON } from '../schema/reliedOn.ts';
 import { checkReliedOn } from './reliedOn.ts';
 import { miniLibrary } from '../../test/miniLibrary.ts';
 import { plantSchema } from '../schema/plant.ts';
-import { findingSchema } from '../schema/finding.ts';
+import { findingGroupSchema, findingSchema } from '../schema/finding.ts';
 
 const finding = (id: string) =>
   findingSchema.parse({
@@ -16,23 +16,25 @@ const finding = (id: string) =>
   });
 const findings = Object.values(RELIED_ON.findings).map(finding);
 const plants = [plantSchema.parse({ id: RELIED_ON.plants.lawn, name: 'Lawn', source: 'practice' })];
+const groups = Object.values(RELIED_ON.groups).map((id) =>
+  findingGroupSchema.parse({ id, question: 'Which is it?', source: 'judgement' }),
+);
 const places = [...miniLibrary([], []).places.values()];
 
 it('is content with a library that has every id the code names', () => {
   expect(places.map(({ id }) => id)).toContain(RELIED_ON.places.reference);
-  expect(checkReliedOn({ findings, plants, places })).toEqual([]);
+  expect(checkReliedOn({ findings, groups, plants, places })).toEqual([]);
 });
 
 it.each(Object.values(RELIED_ON.findings))('refuses a library without %s', (id) => {
   const without = findings.filter((one) => one.id !== id);
-  expect(checkReliedOn({ findings: without, plants, places })).toEqual([
+  expect(checkReliedOn({ findings: without, groups, plants, places })).toEqual([
     expect.objectContaining({ file: 'findings/', id }),
   ]);
 });
 
-it('refuses a library without the lawn or the reference place', () => {
-  expect(checkReliedOn({ findings, plants: [], places: [] }).map(({ id }) => id)).toEqual([
-    RELIED_ON.plants.lawn,
-    RELIED_ON.places.reference,
-  ]);
+it('refuses a library without a group, the lawn or the reference place', () => {
+  expect(
+    checkReliedOn({ findings, groups: [], plants: [], places: [] }).map(({ id }) => id),
+  ).toEqual([RELIED_ON.groups.extent, RELIED_ON.plants.lawn, RELIED_ON.places.reference]);
 });

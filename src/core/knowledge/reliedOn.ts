@@ -9,8 +9,9 @@ import type { KnowledgeIssue } from './faults.ts';
 export function checkReliedOn(
   library: Pick<Library, keyof typeof RELIED_ON>,
 ): readonly KnowledgeIssue[] {
-  return (['findings', 'plants', 'places'] as const).flatMap((section) => {
-    const known = new Set<string>(library[section].map(({ id }) => id));
+  return (['findings', 'groups', 'plants', 'places'] as const).flatMap((section) => {
+    const entries: readonly { readonly id: string }[] = library[section];
+    const known = new Set(entries.map(({ id }) => id));
     return Object.values<string>(RELIED_ON[section])
       .filter((id) => !known.has(id))
       .map((id) => ({

@@ -248,7 +248,11 @@ function readText(
   );
   const asks = !seen && asksOnly(text, spoken, assertion);
   const contentWords = spoken.filter(
-    (_, i) => assertion.denied[i] !== true && assertion.theory[i] !== true && (asks || assertion.speculated[i] !== true) && !naming.named[i],
+    (_, i) =>
+      assertion.denied[i] !== true &&
+      assertion.theory[i] !== true &&
+      (asks || assertion.speculated[i] !== true) &&
+      !naming.named[i],
   );
   const toJudge = {
     groupOf: (id: FindingId) => languageContext.findings.get(id)?.group,

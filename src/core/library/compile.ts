@@ -17,6 +17,7 @@ import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId, TreatmentId } from '../schema/common.ts';
 import type { Finding, FindingGroup } from '../schema/finding.ts';
 import type { Library } from '../schema/library.ts';
+import type { Look } from '../schema/look.ts';
 import type { Place } from '../schema/place.ts';
 import type { Plant } from '../schema/plant.ts';
 import type { Treatment } from '../schema/treatment.ts';
@@ -33,6 +34,8 @@ export interface Compiled {
   readonly groups: ReadonlyMap<string, FindingGroup>;
   /** Findings of each exclusive group, in the order of the library. */
   readonly groupMembers: ReadonlyMap<string, readonly Finding[]>;
+  /** The act of looking that shows a finding; null where it is seen or known by itself. */
+  readonly lookOf: (finding: string) => Look | null;
   readonly causes: ReadonlyMap<CauseId, Cause>;
   readonly treatments: ReadonlyMap<TreatmentId, Treatment>;
   readonly views: readonly View[];
@@ -116,6 +119,12 @@ function membersOf({ findings, groups }: Library): ReadonlyMap<string, readonly 
   return members;
 }
 
+/** The look that shows each finding. */
+function lookOf({ looks }: Library): Compiled['lookOf'] {
+  const known = new Map<string, Look>(looks.flatMap((look) => look.shows.map((id) => [id, look])));
+  return (finding) => known.get(finding) ?? null;
+}
+
 /** Compiles a checked library. Programmer's mistake, and so a throw, when it was not checked. */
 export function compileLibrary(library: Library): Compiled {
   const allFindings = [...library.findings, ...library.careTopics.map(careFinding)];
@@ -144,6 +153,7 @@ export function compileLibrary(library: Library): Compiled {
     findings,
     groups: byId<string, FindingGroup>(library.groups),
     groupMembers,
+    lookOf: lookOf(library),
     causes: byId<CauseId, Cause>(allCauses),
     treatments,
     views: library.views,

@@ -46,9 +46,9 @@ const costOf = ({ seconds }: CandidateQuestion): number => (LOSS_PER_MINUTE * se
 
 /**
  * Expected value of sample information of each question in harm points, less the cost of its seconds: what one answer
- * gains, what two gain, and its part in a longer run. Every answer is weighted by its probability. Unsorted.
+ * gains, and its part in a longer run. Every answer is weighted by its probability. Unsorted.
  */
-export function valueQuestions(
+export function valueEach(
   list: Shortlist,
   drafts: readonly CandidateQuestion[],
   decision: Decision,
@@ -58,7 +58,7 @@ export function valueQuestions(
   const saved = SAVED_BY_KNOWING * (now - decision.leastLoss(probabilities));
   const lossOfParts = decision.lossOfParts(probabilities);
   const joint = list.column();
-  const valued = drafts.map((candidate): Valued => {
+  return drafts.map((candidate): Valued => {
     const { answers } = candidate;
     if (answers.every(isFlat))
       return { candidate, netValue: -costOf(candidate), informationGainBits: 0 };
@@ -77,7 +77,16 @@ export function valueQuestions(
       informationGainBits: nats / Math.LN2,
     };
   });
-  return lookFurther(list, valued, decision, now);
+}
+
+/** The worth of each question as {@link valueEach} gives it, or what two answers gain where that is more. Unsorted. */
+export function valueQuestions(
+  list: Shortlist,
+  drafts: readonly CandidateQuestion[],
+  decision: Decision,
+): readonly Valued[] {
+  const now = decision.bestLoss(list.probabilities);
+  return lookFurther(list, valueEach(list, drafts, decision), decision, now);
 }
 
 /** Expected loss after one answer of a question, times the chances in `weights`. */

@@ -14,6 +14,8 @@ import { candidateChange, CHANGE_QUESTION } from './candidateChange.ts';
 import type { Network } from '../diagnosis/network.ts';
 import { posteriorOverHosts, type Posterior } from '../diagnosis/posterior.ts';
 import { shortlist, type Shortlist } from '../diagnosis/shortlist.ts';
+import type { Look } from '../schema/look.ts';
+import { valueLooks, type ValuedLook } from './looks.ts';
 import { valueQuestions, type Valued } from './netValue.ts';
 
 /** A question that could be asked next. */
@@ -29,11 +31,16 @@ export interface Question {
   /** Expected fall of uncertainty, in bits; decides between questions that are worth asking. */
   readonly informationGainBits: number;
   readonly choices: CandidateQuestion['choices'];
+  /** The act of looking that answers it together with others of the list; null where it is asked by itself. */
+  readonly look: Look | null;
 }
 
-function toQuestion({ candidate, netValue, informationGainBits }: Valued): Question {
+function toQuestion(
+  { candidate, netValue, informationGainBits }: Valued,
+  look: Look | null,
+): Question {
   const { kind, finding, question, how, seconds, choices } = candidate;
-  return { kind, finding, question, how, seconds, choices, netValue, informationGainBits };
+  return { kind, finding, question, how, seconds, choices, netValue, informationGainBits, look };
 }
 
 /** Questions with the hypotheses, the decision and the likelihoods they were valued by. */
@@ -50,13 +57,38 @@ export interface Inquiry {
 /** Questions that bring no more than this beyond their time barely pay; measured together with what is gained later (worth.ts). */
 const BARELY_PAYS = 0.0036;
 
-/** Of those plainly worth asking the most informative first, the others behind them by worth. */
-function inOrder(valued: readonly Valued[]): readonly Question[] {
-  return valued.map(toQuestion).sort((a, b) => {
+/** A question with what decides its place: for one of a look what all of the look bring together. */
+interface Placed extends Valued {
+  readonly look: Look | null;
+  readonly ownBits: number;
+}
+
+function placed(valued: readonly Valued[], looks: readonly ValuedLook[]): readonly Placed[] {
+  const paying = looks.filter(({ together }) => together.netValue > BARELY_PAYS);
+  return valued.map((one) => {
+    const ownBits = one.informationGainBits;
+    const part = paying.find(({ members }) => members.includes(one));
+    if (!part) return { ...one, look: null, ownBits };
+    const { together, look } = part;
+    const netValue = Math.max(one.netValue, together.netValue);
+    return { ...one, netValue, informationGainBits: together.informationGainBits, look, ownBits };
+  });
+}
+
+/**
+ * Of those plainly worth asking the most informative first, the others behind them by worth. What one look answers is
+ * worth what it brings together, and is asked together.
+ */
+function inOrder(
+  valued: readonly Valued[],
+  looks: readonly ValuedLook[] = [],
+): readonly Question[] {
+  const order = [...placed(valued, looks)].sort((a, b) => {
     if (a.netValue > BARELY_PAYS && b.netValue > BARELY_PAYS)
-      return b.informationGainBits - a.informationGainBits || b.netValue - a.netValue;
+      return b.informationGainBits - a.informationGainBits || b.ownBits - a.ownBits;
     return b.netValue - a.netValue;
   });
+  return order.map((one) => toQuestion(one, one.look));
 }
 
 /** Whether a report is of something seen, or asks for care; what happened alone leaves open what is wrong. */
@@ -91,7 +123,13 @@ export function findQuestions(
   const { questions, samples } = candidateQuestions(library, network, list, reports, skipped);
   const decision = makeDecision(library, network, posterior, list.positions);
   const valued = valueQuestions(list, [...open, ...questions], decision);
-  return { list, decision, valued, tests: samples, questions: inOrder(valued) };
+  return {
+    list,
+    decision,
+    valued,
+    tests: samples,
+    questions: inOrder(valued, valueLooks(library, list, valued, decision)),
+  };
 }
 
 /** The questions of {@link findQuestions}, the best first. */

@@ -1,6 +1,7 @@
 import type { CareTopic, Cause } from './cause.ts';
 import type { Contacts, Danger } from './danger.ts';
 import type { Finding, FindingGroup } from './finding.ts';
+import type { Look } from './look.ts';
 import type { Place } from './place.ts';
 import type { Plant } from './plant.ts';
 import type { Source } from './source.ts';
@@ -14,6 +15,7 @@ export interface Library {
   readonly plants: readonly Plant[];
   readonly findings: readonly Finding[];
   readonly groups: readonly FindingGroup[];
+  readonly looks: readonly Look[];
   readonly wordClasses: Readonly<Record<string, readonly string[]>>;
   /** Words of like meaning, for what is learned. */
   readonly synonyms: Readonly<Record<string, readonly string[]>>;

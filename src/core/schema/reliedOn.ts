@@ -1,4 +1,4 @@
-import { findingIdSchema, placeIdSchema, plantIdSchema } from './common.ts';
+import { findingIdSchema, idSchema, placeIdSchema, plantIdSchema } from './common.ts';
 
 /**
  * Ids of the library that the code itself names. Renaming one in the library would silence a rule, so that
@@ -13,7 +13,13 @@ export const RELIED_ON = {
     pets: findingIdSchema.parse('pets-or-children'),
     water: findingIdSchema.parse('near-open-water'),
     tall: findingIdSchema.parse('tall-plant'),
+    little: findingIdSchema.parse('extent-little'),
+    some: findingIdSchema.parse('extent-some'),
+    much: findingIdSchema.parse('extent-much'),
+    over: findingIdSchema.parse('extent-over'),
   },
+  /** The group that asks how much is affected. */
+  groups: { extent: idSchema.parse('extent') },
   /** The group whose names say where on it something is: "moss in the lawn". */
   plants: { lawn: plantIdSchema.parse('turf') },
   /** The place whose dates a window without a place of its own is written for. */

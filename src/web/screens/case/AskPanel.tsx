@@ -5,6 +5,7 @@ import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { newId } from '../../../contracts/ids.ts';
 import { CHANGE_QUESTION } from '../../../core/questions/candidateChange.ts';
 import { PLANT_QUESTION } from '../../../core/questions/candidates.ts';
+import { RELIED_ON } from '../../../core/schema/reliedOn.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
@@ -37,6 +38,20 @@ const AskBack = styled.p`
   font-size: 14px;
   background: var(--ochre-wash);
   color: var(--ochre);
+`;
+const OneLook = styled.li`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  align-items: baseline;
+  padding: 6px 0 4px;
+  & p {
+    flex: 1 1 16em;
+    font-style: italic;
+  }
+  & button {
+    padding: 2px 10px;
+  }
 `;
 const Answers = styled.div`
   display: flex;
@@ -88,11 +103,12 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
             answer: { id: newId(), finding, value, sure: ANSWER_SURE },
           },
     );
-  const open = answer && !answer.settled ? answer.ask : [];
+  const open = answer ? openQuestions(answer) : [];
   const [first] = open;
   // The others guess at what an open question asks for.
   const isAlone = answer?.plant === null || first?.finding === CHANGE_QUESTION;
   const questions = isAlone ? open.slice(0, 1) : open;
+  const together = askedTogether(questions);
   const answerFirst = (value: boolean | 'unknown') => () => {
     if (first && (first.choices.length === 0 || value === 'unknown')) tell(first.finding, value);
   };
@@ -100,6 +116,7 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
     'alt+y': answerFirst(true),
     'alt+n': answerFirst(false),
     'alt+u': answerFirst('unknown'),
+    'alt+0': () => together.forEach(({ finding }) => tell(finding, false)),
   });
   return (
     <Area role="region" aria-label={caseTexts.askNext}>
@@ -107,6 +124,14 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
       {answer && <Conflicts conflicts={answer.conflicts} />}
       {answer?.settled && <Settled why={answer.settledWhy} />}
       <ul>
+        {first?.look && together.length > 0 && (
+          <OneLook>
+            <p>{first.look.say}</p>
+            <Button onPress={() => together.forEach(({ finding }) => tell(finding, false))}>
+              {caseTexts.noneOfThese(together.length)} <Key>Alt 0</Key>
+            </Button>
+          </OneLook>
+        )}
         {questions.map((question, i) => (
           <QuestionItem
             key={question.finding}
@@ -118,6 +143,19 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
       </ul>
     </Area>
   );
+}
+
+/** What is still to be asked: once the cause is settled only how much is affected. */
+const openQuestions = ({ settled, ask }: ConsultResponse): readonly Question[] =>
+  settled ? ask.filter(({ finding }) => finding === RELIED_ON.groups.extent) : ask;
+
+/** The first question with those that the same look answers; none where it stands by itself. */
+function askedTogether(questions: readonly Question[]): readonly Question[] {
+  const [first] = questions;
+  if (!first?.look) return [];
+  const { id } = first.look;
+  const together = questions.filter(({ look }) => look?.id === id);
+  return together.length > 1 ? together : [];
 }
 
 /** Why nothing is left to ask, and what to send when only that would help. */

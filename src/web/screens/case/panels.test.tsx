@@ -62,6 +62,40 @@ describe('Ask next', () => {
     expect(screen.getByText('It is clear.')).toBeTruthy();
     expect(screen.getByText(/A frond/)).toBeTruthy();
   });
+
+  it('asks how much is affected where the cause is settled', async () => {
+    const { plant, answer, record } = opened('there are spots');
+    const [first] = answer.ask;
+    if (!first) throw new Error('nothing is asked');
+    const choices = [{ finding: 'extent-little', label: 'A few leaves', plate: null }];
+    const extent = { ...first, finding: 'extent', question: 'How much of it?', choices };
+    const settled = { ...answer, settled: true, ask: [extent, first] };
+    const panel = showPanel(<AskPanel plant={plant} answer={settled} />, record);
+    expect(screen.getAllByRole('listitem')).toHaveLength(1);
+    await userEvent.click(screen.getByRole('button', { name: 'A few leaves: How much of it?' }));
+    expect(panel.record().plants[0]?.answers).toMatchObject([
+      { finding: 'extent', value: 'extent-little' },
+    ]);
+  });
+
+  it('answers all questions of one look at once', async () => {
+    const { plant, answer, record } = opened('there are spots');
+    const [first] = answer.ask;
+    if (!first) throw new Error('nothing is asked');
+    const look = { id: 'roots', say: 'Look at the roots.' };
+    const ask = [
+      { ...first, look },
+      { ...first, finding: 'other', question: 'Is it soft?', look },
+      { ...first, finding: 'apart', question: 'Is it dry?', look: null },
+    ];
+    const panel = showPanel(<AskPanel plant={plant} answer={{ ...answer, ask }} />, record);
+    expect(screen.getByText('Look at the roots.')).toBeTruthy();
+    await userEvent.keyboard('{Alt>}0{/Alt}');
+    expect(panel.record().plants[0]?.answers).toMatchObject([
+      { finding: first.finding, value: false },
+      { finding: 'other', value: false },
+    ]);
+  });
 });
 
 describe('Heard', () => {
