@@ -1,5 +1,5 @@
 import type { Advice } from '../advice/plan.ts';
-import { isBearable, isExtentKnown, waitsForMore, type HowMuch } from '../advice/threshold.ts';
+import { isBearable, isExtentKnown, type HowMuch } from '../advice/threshold.ts';
 import type { Lead } from '../advice/verdict.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Compiled } from '../library/compile.ts';
@@ -15,17 +15,14 @@ const EXTENT = RELIED_ON.groups.extent;
 export function extentQuestion(
   library: Compiled,
   lead: Lead | null,
-  { verdict, steps }: Advice,
+  { verdict }: Advice,
   said: HowMuch,
   skipped: ReadonlySet<string>,
 ): Question | null {
   const group = library.groups.get(EXTENT);
   if (!group || !lead || isCareTopic(lead.cause) || isExtentKnown(said) || skipped.has(EXTENT))
     return null;
-  const decides =
-    (verdict === 'act-now' || verdict === 'wait') &&
-    isBearable(lead.cause.harm) &&
-    steps.some(({ rung }) => waitsForMore(rung));
+  const decides = (verdict === 'act-now' || verdict === 'wait') && isBearable(lead.cause.harm);
   if (!decides) return null;
   const members = library.groupMembers.get(EXTENT) ?? [];
   return {

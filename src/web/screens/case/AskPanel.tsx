@@ -1,4 +1,5 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
+import { Fragment } from 'react';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
@@ -109,6 +110,7 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
   const isAlone = answer?.plant === null || first?.finding === CHANGE_QUESTION;
   const questions = isAlone ? open.slice(0, 1) : open;
   const together = askedTogether(questions);
+  const noneOfThem = (): void => together.forEach(({ finding }) => tell(finding, false));
   const answerFirst = (value: boolean | 'unknown') => () => {
     if (first && (first.choices.length === 0 || value === 'unknown')) tell(first.finding, value);
   };
@@ -116,7 +118,7 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
     'alt+y': answerFirst(true),
     'alt+n': answerFirst(false),
     'alt+u': answerFirst('unknown'),
-    'alt+0': () => together.forEach(({ finding }) => tell(finding, false)),
+    'alt+0': noneOfThem,
   });
   return (
     <Area role="region" aria-label={caseTexts.askNext}>
@@ -124,21 +126,20 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
       {answer && <Conflicts conflicts={answer.conflicts} />}
       {answer?.settled && <Settled why={answer.settledWhy} />}
       <ul>
-        {first?.look && together.length > 0 && (
-          <OneLook>
-            <p>{first.look.say}</p>
-            <Button onPress={() => together.forEach(({ finding }) => tell(finding, false))}>
-              {caseTexts.noneOfThese(together.length)} <Key>Alt 0</Key>
-            </Button>
-          </OneLook>
-        )}
         {questions.map((question, i) => (
-          <QuestionItem
-            key={question.finding}
-            question={question}
-            showKeys={i === 0}
-            onTell={tell}
-          />
+          <Fragment key={question.finding}>
+            {opensLook(questions, i) && (
+              <OneLook>
+                <p>{question.look?.say}</p>
+                {i === 0 && (
+                  <Button onPress={noneOfThem}>
+                    {caseTexts.noneOfThese(together.length)} <Key>Alt 0</Key>
+                  </Button>
+                )}
+              </OneLook>
+            )}
+            <QuestionItem question={question} showKeys={i === 0} onTell={tell} />
+          </Fragment>
         ))}
       </ul>
     </Area>
@@ -156,6 +157,12 @@ function askedTogether(questions: readonly Question[]): readonly Question[] {
   const { id } = first.look;
   const together = questions.filter(({ look }) => look?.id === id);
   return together.length > 1 ? together : [];
+}
+
+/** Whether a question is the first of several that stand together and that one look answers. */
+function opensLook(questions: readonly Question[], i: number): boolean {
+  const lookAt = (at: number): string | undefined => questions[at]?.look?.id;
+  return lookAt(i) !== undefined && lookAt(i) !== lookAt(i - 1) && lookAt(i) === lookAt(i + 1);
 }
 
 /** Why nothing is left to ask, and what to send when only that would help. */
