@@ -152,6 +152,10 @@ function whenToDo({ cause }: Lead, steps: readonly Chosen[], today: Day): 'act-n
   return open ? 'act-now' : 'wait';
 }
 
+/** A normal look that nothing is done about; an odd shoot is cut out all the same. */
+const isOnlyNormal = ({ category, treatments }: Cause): boolean =>
+  category === 'normal' && treatments.length === 0;
+
 /**
  * The verdict on the lead and the chosen steps. Below a probability of 0.3 (or 0.12 when the lead stands clear of the
  * next cause) the verdict is `find-out`; a wait of more than 150 days is `too-late`.
@@ -163,7 +167,7 @@ export function verdictOf(
 ): Verdict {
   const { today } = context;
   if (!lead || !isAdvisable(lead)) return 'find-out';
-  if (whyLeft(lead.cause, context) !== null || lead.cause.category === 'normal') return 'leave';
+  if (whyLeft(lead.cause, context) !== null || isOnlyNormal(lead.cause)) return 'leave';
   if (whyBorne(lead.cause.harm, context) !== null) return 'leave';
   if (steps.length === 0) return 'find-out';
   if (isCareTopic(lead.cause)) return whenToDo(lead, steps, today);
