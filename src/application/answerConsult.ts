@@ -32,7 +32,7 @@ import {
   whenText,
 } from '../wording/advice.ts';
 import { answerText } from '../wording/answers.ts';
-import { amountText, measureDoubtText } from '../wording/amounts.ts';
+import { amountText, measureDoubtText, sizeText } from '../wording/amounts.ts';
 import {
   askedLabel,
   deniedLabel,
@@ -312,11 +312,12 @@ function toResponse(library: Compiled, enquiry: Enquiry, found: Consultation): C
     urgent: found.urgent && describeUrgent(found.urgent),
     plant: describePlants(library, found, set),
     parts: found.parts.map(({ plant, words }) => ({ ...describePlant(library, plant), words })),
-    amounts: found.amounts.map((amount) => ({
-      kind: amount.kind,
-      text: amountText(amount, today),
-      span: [amount.span.start, amount.span.end],
-    })),
+    amounts: [
+      ...found.amounts.map((amount) => ({ ...amount, text: amountText(amount, today) })),
+      ...found.sizes.map((size) => ({ ...size, text: sizeText(size) })),
+    ]
+      .sort((a, b) => a.span.start - b.span.start)
+      .map(({ kind, text, span }) => ({ kind, text, span: [span.start, span.end] })),
     heard: found.extracted.map(({ finding, value, sure, span }) => ({
       finding,
       label: labelOf(library, finding),

@@ -32,6 +32,9 @@ export const CORPUS = {
   /** Remarks about danger and others much like them; the second set is only run. */
   urgentWorkedWith: 'train/urgent',
   urgentHeldOut: 'heldout/urgent',
+  /** Remarks with the sizes in them. */
+  sizes: 'train/sizes',
+  furtherSizes: 'heldout/sizes',
   careEnquiries: 'enquiries/care',
   troubleEnquiries: 'enquiries/troubles',
 } as const;

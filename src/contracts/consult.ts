@@ -118,10 +118,22 @@ export const consultResponseSchema = z.object({
     .nullable(),
   /** When the words are about several plants: each with its sentences, all words in one of them. */
   parts: z.array(namedSchema.extend({ words: z.string() })),
-  /** Values that were said: since when, how warm, how often watered. */
+  /** Values that were said: since when, how warm, how often watered, how tall, how big, how many. */
   amounts: z.array(
     z.object({
-      kind: z.enum(['since', 'planted', 'every-year', 'watering', 'temperature']),
+      kind: z.enum([
+        'since',
+        'planted',
+        'every-year',
+        'watering',
+        'temperature',
+        'height',
+        'trunk',
+        'pot',
+        'pot-volume',
+        'area',
+        'count',
+      ]),
       text: z.string(),
       span: z.tuple([z.number(), z.number()]),
     }),

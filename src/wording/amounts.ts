@@ -1,6 +1,7 @@
 import { civil, type Day } from '../core/timing/calendar.ts';
 import type { MeasureDoubt } from '../core/consult/doubts.ts';
 import type { SaidAmount } from '../core/language/amounts.ts';
+import type { SaidSize } from '../core/language/sizes.ts';
 import { dayInWords } from './days.ts';
 
 const shortNumber = (value: number): string => String(Math.round(10 * value) / 10);
@@ -54,6 +55,38 @@ export function amountText(amount: SaidAmount, today: Day): string {
       return amount.fahrenheit === null
         ? `${amount.celsius} C`
         : `${amount.fahrenheit} F (${Math.round(amount.celsius)} C)`;
+  }
+}
+
+const FEET_IN_METRE = 3.2808;
+const INCHES_IN_METRE = 39.37;
+const SQUARE_FEET_IN_METRE = 10.764;
+const GALLONS_IN_LITRE = 0.2642;
+
+/** Two digits that count: 9.1, 12, 230. */
+function rounded(value: number): string {
+  const digits = Math.max(0, 1 - Math.floor(Math.log10(Math.max(value, 0.1))));
+  return String(Number(value.toFixed(digits)));
+}
+
+/** A size that was said, in metric and US units: "9.1 m (30 ft) tall". */
+export function sizeText(size: SaidSize): string {
+  switch (size.kind) {
+    case 'height':
+      return size.metres < 1
+        ? `${rounded(100 * size.metres)} cm (${rounded(INCHES_IN_METRE * size.metres)} in) tall`
+        : `${rounded(size.metres)} m (${rounded(FEET_IN_METRE * size.metres)} ft) tall`;
+    case 'trunk':
+    case 'pot': {
+      const wide = `${rounded(100 * size.metres)} cm (${rounded(INCHES_IN_METRE * size.metres)} in)`;
+      return size.kind === 'pot' ? `Pot ${wide} wide` : `Trunk ${wide} thick`;
+    }
+    case 'pot-volume':
+      return `Pot of ${rounded(size.litres)} L (${rounded(GALLONS_IN_LITRE * size.litres)} gal)`;
+    case 'area':
+      return `${Math.round(size.squareMetres)} m² (${Math.round(SQUARE_FEET_IN_METRE * size.squareMetres)} sq ft)`;
+    case 'count':
+      return `${size.number} plants`;
   }
 }
 

@@ -28,6 +28,7 @@ import { careBeside } from './careBeside.ts';
 import { doubtfulMeasures, type MeasureDoubt } from './doubts.ts';
 import type { Answer, Enquiry } from './enquiry.ts';
 import { stanceOf } from './stance.ts';
+import { withHeight } from './height.ts';
 import { makeLanguageContext } from '../library/languageContext.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
@@ -37,6 +38,7 @@ import { findDangers, type FoundDanger } from '../language/dangers.ts';
 import type { Token } from '../language/tokens.ts';
 import { similarityToCauses } from '../language/textSimilarity.ts';
 import { saidAmounts, type SaidAmount } from '../language/amounts.ts';
+import { saidSizes, type SaidSize } from '../language/sizes.ts';
 import { partByPlant, type PlantPart } from '../language/severalPlants.ts';
 import type { RankedPlant } from '../language/plantNames.ts';
 import { createAlmanacs, type Almanac } from '../timing/almanac.ts';
@@ -63,6 +65,8 @@ export interface Consultation {
   readonly parts: readonly PlantPart[];
   /** Values that were said: since when, how warm, how often watered. */
   readonly amounts: readonly SaidAmount[];
+  /** Sizes that were said: how tall, how big a pot or bed, how many. */
+  readonly sizes: readonly SaidSize[];
   readonly extracted: readonly ExtractedFinding[];
   readonly causes: readonly RankedCause[];
   readonly explanation: readonly CauseId[];
@@ -185,6 +189,7 @@ interface Kept {
   readonly extracting: (spoken: Spoken) => Extracted;
   readonly partsOf: (spoken: Spoken) => readonly PlantPart[];
   readonly amounts: (enquiry: Enquiry) => readonly SaidAmount[];
+  readonly sizes: (enquiry: Enquiry) => readonly SaidSize[];
   readonly dangers: (words: string) => readonly FoundDanger[];
 }
 
@@ -228,10 +233,14 @@ export function createConsultant(library: Compiled): Consultant {
       max: MAX_CACHED,
     },
   );
+  const sizes = memoize(({ words, place }: Enquiry) => saidSizes(words, usesFahrenheit(place)), {
+    keyOf: ({ words, place }) => `${usesFahrenheit(place) ? 'feet' : 'metres'} ${words}`,
+    max: MAX_CACHED,
+  });
   const dangers = memoize((words: string) => findDangers(library.dangers, words), {
     max: MAX_CACHED,
   });
-  const kept: Kept = { almanacs, networks, extracting, partsOf, amounts, dangers };
+  const kept: Kept = { almanacs, networks, extracting, partsOf, amounts, sizes, dangers };
   return (enquiry) => consult(library, enquiry, kept);
 }
 
@@ -281,7 +290,9 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     since: sinceOf(amounts, today),
     experience,
   });
-  const reports = reportsOf(extracted.findings, answers);
+  const sizes = kept.sizes(enquiry);
+  const heard = withHeight(extracted.findings, sizes);
+  const reports = reportsOf(heard, answers);
   const stance = stanceOf(library, extracted, answers, reports);
   const weighing = weighAll(library, network, reports, mentionProbability(countWords(words)), {
     similarity: similarityToCauses(library.descriptions(), wordsStanding(extracted, answers)),
@@ -305,14 +316,15 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     plants: extracted.plants,
     parts: kept.partsOf(enquiry),
     amounts,
-    extracted: extracted.findings.filter(({ finding }) => tellsHere(library, network, finding)),
+    sizes,
+    extracted: heard.filter(({ finding }) => tellsHere(library, network, finding)),
     causes: rankCauses(network, weighing, experience),
     explanation: posterior.explanation,
     nothingWrong: posterior.nothingWrong,
     unexplained: posterior.notInLibrary,
     ask: stopping.settled ? (extent ? [extent] : []) : questions.slice(0, 3),
     stopping,
-    conflicts: findConflicts(library, network, reports, evidence, readTogether(extracted.findings)),
+    conflicts: findConflicts(library, network, reports, evidence, readTogether(heard)),
     doubts: doubtfulMeasures(words, amounts),
     counterfactuals: counterfactualsOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),

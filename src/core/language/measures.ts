@@ -1,5 +1,5 @@
-import { numberOf } from './numbers.ts';
-import type { Span } from './tokens.ts';
+import { EXACT_NUMBER_PATTERN, numberOf } from './numbers.ts';
+import { overlaps, type Span } from './tokens.ts';
 
 /** A length as it was said. */
 export interface SaidLength {
@@ -27,11 +27,38 @@ const UNITS: readonly (readonly [RegExp, LengthUnit])[] = [
   [/^(yard|yd)/i, 'yard'],
   [/^(m$|met)/i, 'metre'],
 ];
-const LENGTH =
-  /(\d{1,5}(?:\.\d{1,3})?|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty)\b)[ -]?(millimet(?:re|er)s?|mm\b|centimet(?:re|er)s?|cm\b|inch(?:es)?|in\b|"|foot\b|feet\b|ft\b|'|yards?\b|yds?\b|met(?:re|er)s?|m\b)/gi;
+const LENGTH = new RegExp(
+  `(\\b(?:${EXACT_NUMBER_PATTERN}))[ -]?(millimet(?:re|er)s?|mm\\b|centimet(?:re|er)s?|cm\\b|inch(?:es)?|in\\b|"|foot\\b|feet\\b|ft\\b|'|yards?\\b|yds?\\b|met(?:re|er)s?|m\\b)`,
+  'gi',
+);
+
+/** Metres in a unit of length by its name. Returns null for any other word. */
+export function metresIn(word: string): number | null {
+  const unit = UNITS.find(([pattern]) => pattern.test(word))?.[1];
+  return unit === undefined ? null : METRES_IN[unit];
+}
+
+/** "An inch and a half". */
+const AND_A_HALF = /\b(?:an? )?(inch|foot|met(?:re|er)|yard) and a half\b/gi;
+
+function lengthsAndAHalf(text: string): readonly SaidLength[] {
+  return [...text.matchAll(AND_A_HALF)].flatMap((match) => {
+    const unit = UNITS.find(([pattern]) => pattern.test(match[1] ?? ''))?.[1];
+    const span = { start: match.index, end: match.index + match[0].length };
+    return unit ? [{ amount: 1.5, unit, metres: 1.5 * METRES_IN[unit], span }] : [];
+  });
+}
 
 /** Lengths in a text, in the order said. */
 export function findLengths(text: string): readonly SaidLength[] {
+  const halves = lengthsAndAHalf(text);
+  const plain = plainLengths(text).filter(
+    ({ span }) => !halves.some((half) => overlaps(half.span, span)),
+  );
+  return [...plain, ...halves].sort((a, b) => a.span.start - b.span.start);
+}
+
+function plainLengths(text: string): readonly SaidLength[] {
   return [...text.matchAll(LENGTH)].flatMap((match) => {
     const [whole, number = '', word = ''] = match;
     const amount = numberOf(number);

@@ -1,0 +1,34 @@
+import fc from 'fast-check';
+import { saidSizes } from './sizes.ts';
+
+it('takes sides without a unit in feet or metres, as people say it there', () => {
+  const [feet, metres] = [true, false].map((inFeet) => saidSizes('the bed is 4x8', inFeet)[0]);
+  expect(feet).toMatchObject({ kind: 'area', squareMetres: expect.closeTo(2.97, 2) as number });
+  expect(metres).toMatchObject({ kind: 'area', squareMetres: 32 });
+});
+
+it('keeps spans inside any text, in order', () => {
+  const piece = fc.constantFrom(
+    '3',
+    ' feet',
+    ' tall',
+    ' no wait ',
+    '12 m',
+    ' oak ',
+    ' by ',
+    '. ',
+    'pot',
+    'acre',
+  );
+  fc.assert(
+    fc.property(
+      fc.array(piece).map((pieces) => pieces.join('')),
+      (text) => {
+        const found = saidSizes(text, true);
+        const starts = found.map(({ span }) => span.start);
+        expect(starts).toEqual([...starts].sort((a, b) => a - b));
+        return found.every(({ span }) => span.start >= 0 && span.end <= text.length);
+      },
+    ),
+  );
+});
