@@ -1,7 +1,8 @@
 import { contactsSchema, dangerSchema } from '../schema/danger.ts';
 import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
 import { placeSchema } from '../schema/place.ts';
-import { countryAt, urgentOf } from './urgent.ts';
+import { pestLibrary, advise, treatmentEntry } from '../../test/advised.ts';
+import { countryAt, urgentOf, withheld } from './urgent.ts';
 
 const found = (id: string, call: string[]) => ({
   danger: dangerSchema.parse({
@@ -48,4 +49,23 @@ it('takes the country of the nearest place', () => {
   expect(countryAt(places, { lat: 40, lon: longitude })).toBe('gb');
   expect(countryAt(places, { lat: -35, lon: longitude })).toBe('nz');
   expect(countryAt([], { lat: 0, lon: 0 })).toBeNull();
+});
+
+it('leaves nothing of the advice beside a danger but the day to look again', () => {
+  const plan = advise(
+    pestLibrary({ treatments: [{ use: 'pick', effect: 'strong' }] }, [treatmentEntry('pick')]),
+  );
+  expect(plan.steps).not.toEqual([]);
+  const urgent = urgentOf([found('eaten', ['vet'])], new Set(), CONTACTS, null);
+  if (!urgent) throw new Error('a danger was found');
+  expect(withheld(plan, urgent)).toEqual({
+    verdict: 'professional',
+    headline: { code: 'urgent', say: urgent.danger.say },
+    steps: [],
+    cautions: [],
+    refer: [],
+    notDoing: [],
+    differ: [],
+    lookAgain: plan.lookAgain,
+  });
 });
