@@ -2,6 +2,8 @@ import { entryAt, numberAt } from '../util/entryAt.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Finding } from '../schema/finding.ts';
 import type { FindingId, PlantId } from '../schema/common.ts';
+import { NONE } from '../diagnosis/likelihood.ts';
+import type { Strengths } from '../knowledge/strengths.ts';
 import { suits } from '../schema/kinds.ts';
 import { tabulate } from '../util/maths.ts';
 import { reliabilityOf, reportLikelihood, type Report } from '../diagnosis/evidence.ts';
@@ -133,15 +135,53 @@ export function oneOfChoices(
   });
 }
 
-/** Findings that some likely cause shows; whatever is answered about the others, nothing would follow from it. */
-function shownByLikely(library: Compiled, network: Network, { held }: Shortlist): Set<FindingId> {
-  const shown = new Set<FindingId>();
-  for (const position of held) {
+/** Below this a report is too doubtful to rule out causes that do not show it. */
+const SURELY_REPORTED = 0.6;
+
+/** Share of all probability that what explains the complaint holds before nothing else is asked about; measured on played callers. */
+const EXPLAINED = 0.8;
+
+/** What is reported to be seen, with all that it implies; what happened around the plant explains no question. */
+function complaintOf(library: Compiled, reports: readonly Report[]): ReadonlySet<FindingId> {
+  return new Set(
+    reports
+      .filter(({ value, sure }) => value && sure >= SURELY_REPORTED)
+      .filter(({ finding }) => library.findings.get(finding)?.kind !== 'context')
+      .flatMap(({ finding }) => library.implied(finding)),
+  );
+}
+
+/**
+ * Findings that some likely cause shows; whatever is answered about the others, nothing would follow from it. Where
+ * nearly all probability is with causes that explain something of the complaint, no others are asked about.
+ */
+function shownByLikely(
+  library: Compiled,
+  network: Network,
+  { held, probabilities, first, second }: Shortlist,
+  complaint: ReadonlySet<FindingId>,
+): Set<FindingId> {
+  const strengthsAt = (position: number): Strengths | undefined => {
     const cause = network.causes[position];
-    for (const [id, strength] of (cause && library.strengths.get(cause.id)) ?? [])
-      if (strength > 0) shown.add(id);
-  }
-  return shown;
+    return cause && library.strengths.get(cause.id);
+  };
+  const explains = (position: number): boolean => {
+    const strengths = strengthsAt(position);
+    return strengths !== undefined && [...complaint].some((id) => (strengths.get(id) ?? 0) > 0);
+  };
+  const explaining = [...held].filter(explains);
+  const among = new Set(explaining);
+  const explained = probabilities.reduce(
+    (sum, one, k) =>
+      among.has(first[k] ?? NONE) || among.has(second[k] ?? NONE) ? sum + one : sum,
+    0,
+  );
+  const asked = explained >= EXPLAINED ? explaining : [...held];
+  return new Set(
+    asked.flatMap((position) =>
+      [...(strengthsAt(position) ?? [])].flatMap(([id, strength]) => (strength > 0 ? [id] : [])),
+    ),
+  );
 }
 
 function candidateFinding(
@@ -234,7 +274,7 @@ export function candidateQuestions(
   const affirmed = affirmedBy(library, reports);
   const [questions, samples]: [CandidateQuestion[], CandidateQuestion[]] = [[], []];
   const drafted = new Set<string>();
-  const shown = shownByLikely(library, network, list);
+  const shown = shownByLikely(library, network, list, complaintOf(library, reports));
   const hosts = network.hosts.map(({ plant }) => library.taxonomy.lineage(plant));
   for (const id of network.findingIds) {
     if (!shown.has(id) || known.has(id)) continue;
