@@ -337,6 +337,7 @@ function toResponse(library: Compiled, enquiry: Enquiry, found: Consultation): C
       worth: round(one.netValue, 3),
       plate: plateOf(one.finding),
       choices: one.choices.map((choice) => ({ ...choice, plate: plateOf(choice.finding) })),
+      said: one.saidAt && [one.saidAt.start, one.saidAt.end],
       look: one.look && { id: one.look.id, say: one.look.say },
     })),
     settled: found.stopping.settled,

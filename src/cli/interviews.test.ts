@@ -23,6 +23,7 @@ const ask = (finding: string, choices: string[] = []): ConsultResponse['ask'][nu
   plate: null,
   choices: choices.map((one) => ({ finding: one, label: one, plate: null })),
   look: null,
+  said: null,
 });
 
 const cause = (name: string) => ({

@@ -25,6 +25,7 @@ const ask = (finding: string, choices: Question['choices'] = []): Question => ({
   netValue: 1,
   informationGainBits: 1,
   look: null,
+  saidAt: null,
   choices,
 });
 const SEEDS = Array.from({ length: 300 }, (_, i) => 1000 + i);

@@ -182,6 +182,12 @@ export const consultResponseSchema = z.object({
       choices: z.array(
         z.object({ finding: z.string(), label: z.string(), plate: z.string().nullable() }),
       ),
+      /** Where the words may have said it already, half understood. */
+      said: z
+        .tuple([z.number(), z.number()])
+        .nullable()
+        // Answers that were kept before there were any.
+        .default(null),
       /** One act of looking that answers this question and its neighbors of the same look. */
       look: z
         .object({ id: z.string(), say: z.string() })

@@ -20,6 +20,7 @@ import { mentionProbability } from '../diagnosis/nonMention.ts';
 import { leadOf } from '../advice/verdict.ts';
 import { extentQuestion } from '../questions/extentQuestion.ts';
 import { findQuestions, rankSamples, type Inquiry, type Question } from '../questions/questions.ts';
+import { openFirst } from '../questions/openFirst.ts';
 import { applyStoppingRule, stopsAtRequest, type StoppingDecision } from '../questions/stopping.ts';
 import { isRelevant } from '../diagnosis/weigh.ts';
 import { memoize } from '../util/memoize.ts';
@@ -301,7 +302,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
   const { posterior, evidence } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
   const inquiry = findQuestions(library, network, posterior, reports, skipped);
-  const questions = openFirst(inquiry.questions, plant);
+  const questions = openFirst(inquiry.questions, plant, extracted.halfHeard);
   const samples = rankSamples(inquiry);
   const context = contextOf(library, enquiry, plant, reports, kept.almanacs(enquiry));
   const planned = planAdvice(library, network, posterior, context);
@@ -364,15 +365,6 @@ function sinceOf(amounts: readonly SaidAmount[], today: Day): Day | null {
 function tellsHere(library: Compiled, network: Network, finding: FindingId): boolean {
   const node = network.node(finding);
   return library.findings.get(finding)?.forAdvice === true || (node !== null && isRelevant(node));
-}
-
-/** Without the plant every cause of the library stands, and without a report all of its own: these are asked first. */
-function openFirst(questions: readonly Question[], plant: PlantId | null): readonly Question[] {
-  const rank = ({ kind }: Question): number => {
-    if (kind === 'plant' && plant === null) return 0;
-    return kind === 'change' ? 1 : 2;
-  };
-  return [...questions].sort((a, b) => rank(a) - rank(b));
 }
 
 /** Characters between two remarks that still can be one. */

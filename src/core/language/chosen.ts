@@ -79,8 +79,19 @@ export const relationsOf = (
   reportedTogether: FindingRelations['reportedTogether'],
 ): FindingRelations => ({ related: relatedBy(implied), reportedTogether });
 
-/** The readings that are probably right, each with its probability as its sureness, 0 to 1. */
-export function likelyReadings(all: ToJudge): readonly Chosen[] {
+/** Readings below {@link MIN_CHANCE} down to this are worth asking back: "the lawn has gone pinky" may be pink threads. */
+const MIN_HALF_HEARD = 0.12;
+
+/** Readings of a text by whether they are heard. */
+export interface JudgedReadings {
+  /** Probably right, each with its probability as its sureness, 0 to 1. */
+  readonly likely: readonly Chosen[];
+  /** Affirmed, and not likely enough to be heard, with the probability that they are right. */
+  readonly halfHeard: readonly Chosen[];
+}
+
+/** Judges the readings of a text. */
+export function judgeReadings(all: ToJudge): JudgedReadings {
   const { model, kept, assertion, implied } = all;
   const described = describedOf(all, FAINT);
   const relations = relationsOf(implied, model.reportedTogether);
@@ -90,17 +101,23 @@ export function likelyReadings(all: ToJudge): readonly Chosen[] {
   described.forEach(({ candidate, finding }, i) => {
     if (candidate && isLikely(i)) phrased.add(finding);
   });
+  const halfHeard: Chosen[] = [];
   const chosen = [...kept].filter(byPhraseAlone(model)).map(asExtracted);
   described.forEach(({ finding, value, candidate, span }, i) => {
     const strength = entryAt(chances, i);
-    if (!isLikely(i)) return;
+    const group = all.groupOf(finding);
+    if (!isLikely(i)) {
+      if (value && strength >= MIN_HALF_HEARD)
+        halfHeard.push({ finding, value, sure: strength, span, group, strength });
+      return;
+    }
     const isImplied = implied(finding).some((one) => one !== finding && phrased.has(one));
     if (candidate === null && isImplied && strength < MIN_SPECIAL) return;
     const doubted = candidate ? candidate.doubted : assertion.doubts(span);
     const sure = Math.min(MAX_SURE, doubted ? DOUBTFUL : strength);
-    chosen.push({ finding, value, sure, span, group: all.groupOf(finding), strength });
+    chosen.push({ finding, value, sure, span, group, strength });
   });
-  return chosen;
+  return { likely: chosen, halfHeard };
 }
 
 /** What says more counts; what was affirmed says more than what was denied elsewhere. */

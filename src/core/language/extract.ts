@@ -20,7 +20,7 @@ import {
 import {
   asExtracted,
   describedOf,
-  likelyReadings,
+  judgeReadings,
   resolveExclusiveGroups,
   type ToJudge,
 } from './chosen.ts';
@@ -51,6 +51,8 @@ export interface Extracted {
   readonly plants: readonly RankedPlant[];
   readonly mentions: readonly PlantMention[];
   readonly findings: readonly ExtractedFinding[];
+  /** What the words may mean too, not likely enough to be heard; worth asking back. */
+  readonly halfHeard: readonly ExtractedFinding[];
   /** Words that tell of the trouble itself: what is denied, guessed at or names the plant is left out. */
   readonly contentWords: readonly Token[];
   /** Asks how or when a thing is done, and reports nothing seen. */
@@ -280,6 +282,11 @@ export function scoreText(
   return describedOf({ ...readText(languageContext, model, text, null).toJudge, model }, -Infinity);
 }
 
+const inTextOrder = (chosen: readonly Chosen[]): readonly ExtractedFinding[] =>
+  chosen
+    .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
+    .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
+
 /**
  * Extracts the plants a text names and the findings it reports, each with its span in UTF-16 characters, 0-indexed.
  * `plant` is the plant when it is known, else null; it decides which findings are possible. Sureness is a
@@ -296,13 +303,22 @@ export function extract(
     text,
     plant,
   );
-  const chosen = languageContext.wordModel
-    ? likelyReadings({ ...toJudge, model: languageContext.wordModel })
-    : kept.map(asExtracted);
-  const findings = resolveExclusiveGroups(
-    chosen.filter((one) => !isSpeculation(languageContext, one, toJudge.assertion.speculates)),
-  )
-    .map(({ finding, value, sure, span }) => ({ finding, value, sure, span }))
-    .sort((a, b) => a.span.start - b.span.start || a.span.end - b.span.end);
-  return { plants, mentions, findings, contentWords, asks, requests };
+  const { likely, halfHeard } = languageContext.wordModel
+    ? judgeReadings({ ...toJudge, model: languageContext.wordModel })
+    : { likely: kept.map(asExtracted), halfHeard: [] };
+  const isSaid = (one: Chosen): boolean =>
+    !isSpeculation(languageContext, one, toJudge.assertion.speculates);
+  const findings = inTextOrder(resolveExclusiveGroups(likely.filter(isSaid)));
+  const heard = new Set(findings.map(({ finding }) => finding));
+  return {
+    plants,
+    mentions,
+    findings,
+    halfHeard: inTextOrder(
+      resolveExclusiveGroups(halfHeard.filter((one) => isSaid(one) && !heard.has(one.finding))),
+    ),
+    contentWords,
+    asks,
+    requests,
+  };
 }

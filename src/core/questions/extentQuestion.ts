@@ -35,5 +35,6 @@ export function extentQuestion(
     informationGainBits: 0,
     choices: members.map(({ id, label }) => ({ finding: id, label })),
     look: null,
+    saidAt: null,
   };
 }

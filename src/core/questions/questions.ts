@@ -14,6 +14,7 @@ import { candidateChange, CHANGE_QUESTION } from './candidateChange.ts';
 import type { Network } from '../diagnosis/network.ts';
 import { posteriorOverHosts, type Posterior } from '../diagnosis/posterior.ts';
 import { shortlist, type Shortlist } from '../diagnosis/shortlist.ts';
+import type { Span } from '../language/tokens.ts';
 import type { Look } from '../schema/look.ts';
 import { valueLooks, type ValuedLook } from './looks.ts';
 import { valueQuestions, type Valued } from './netValue.ts';
@@ -33,6 +34,8 @@ export interface Question {
   readonly choices: CandidateQuestion['choices'];
   /** The act of looking that answers it together with others of the list; null where it is asked by itself. */
   readonly look: Look | null;
+  /** Where the text may have said it already, half understood; null elsewhere. */
+  readonly saidAt: Span | null;
 }
 
 function toQuestion(
@@ -40,7 +43,18 @@ function toQuestion(
   look: Look | null,
 ): Question {
   const { kind, finding, question, how, seconds, choices } = candidate;
-  return { kind, finding, question, how, seconds, choices, netValue, informationGainBits, look };
+  return {
+    kind,
+    finding,
+    question,
+    how,
+    seconds,
+    choices,
+    netValue,
+    informationGainBits,
+    look,
+    saidAt: null,
+  };
 }
 
 /** Questions with the hypotheses, the decision and the likelihoods they were valued by. */

@@ -50,6 +50,7 @@ export const caseTexts = {
   settled: 'Settled',
   onlyASampleWouldHelp: 'Only a sample would help:',
   cannotTell: 'Cannot tell',
+  halfHeard: (words: string) => `They said “${words}”:`,
   noneOfThese: (many: number) => `None of these ${many}`,
   plantNumber: (number: number) => `Plant ${number}`,
   words: 'Words',

@@ -138,7 +138,12 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
                 )}
               </OneLook>
             )}
-            <QuestionItem question={question} showKeys={i === 0} onTell={tell} />
+            <QuestionItem
+              question={question}
+              words={plant.words}
+              showKeys={i === 0}
+              onTell={tell}
+            />
           </Fragment>
         ))}
       </ul>
@@ -191,12 +196,13 @@ function Conflicts({ conflicts }: { readonly conflicts: ConsultResponse['conflic
 
 interface QuestionItemProps {
   readonly question: Question;
+  readonly words: string;
   readonly showKeys: boolean;
   readonly onTell: (finding: string, value: boolean | string) => void;
 }
 
-function QuestionItem({ question, showKeys, onTell }: QuestionItemProps) {
-  const { finding, choices, plate } = question;
+function QuestionItem({ question, words, showKeys, onTell }: QuestionItemProps) {
+  const { finding, choices, plate, said } = question;
   const button = (
     text: string,
     value: boolean | string,
@@ -217,6 +223,7 @@ function QuestionItem({ question, showKeys, onTell }: QuestionItemProps) {
   return (
     <Asked>
       <WithPlate>
+        {said && <small>{caseTexts.halfHeard(words.slice(...said))}</small>}
         <p>{question.question}</p>
         {plate !== null && <PlateFigure plate={plate} pixels={QUESTION_PLATE} />}
         {question.how && <small>{question.how}</small>}

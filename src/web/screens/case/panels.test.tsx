@@ -78,6 +78,15 @@ describe('Ask next', () => {
     ]);
   });
 
+  it('quotes what the question may have been said by', () => {
+    const { plant, answer, record } = opened('there are spots');
+    const [first] = answer.ask;
+    if (!first) throw new Error('nothing is asked');
+    const ask = [{ ...first, said: [10, 15] as [number, number] }];
+    showPanel(<AskPanel plant={plant} answer={{ ...answer, ask }} />, record);
+    expect(screen.getByText('They said “spots”:')).toBeTruthy();
+  });
+
   it('answers all questions of one look at once', async () => {
     const { plant, answer, record } = opened('there are spots');
     const [first] = answer.ask;
