@@ -37,6 +37,8 @@ const REASONS: Catalog<NotDoingReason> = {
   'open-blossom':
     'The plant is in flower: nothing that kills insects goes on open blossom, for the bees.',
   'oil-on-thirsty-plant': 'Oils and soaps burn the leaves of a thirsty plant; water first.',
+  'oil-burns-this-plant':
+    'Oils and soaps burn the leaves of this plant or take off their bloom; labels warn of it.',
   'pets-or-children': 'Not where a pet or a child could get at it.',
   'near-open-water': 'Too close to open water for any product that kills.',
   'not-organic': 'Hidden because the approach is organic only.',
@@ -73,7 +75,7 @@ const CAUTIONS: Catalog<Caution> = {
   'never-on-open-blossom': 'Never on open blossom; spray in the evening when bees are home.',
   'arborist-only': 'This is work for a certified arborist.',
   'reach-from-the-ground':
-    'Only what you reach with both feet on the ground; ladder and saw work is for a certified arborist.',
+    'Only what you reach with both feet on the ground; higher up it is work for a certified arborist.',
   'wildlife-law': 'Local wildlife law decides whether animals may be trapped or moved.',
   'keep-away-until-dry': 'Keep children and pets away from products until it is dry or put away.',
   'label-decides':

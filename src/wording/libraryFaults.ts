@@ -23,6 +23,8 @@ export function faultText(fault: LibraryFault): string {
       return `"${fault.source}" is neither practice nor judgement nor in sources/`;
     case 'treatment-twice':
       return `"${fault.treatment}" stands twice; say with only or except of which plants`;
+    case 'no-class':
+      return 'is a conventional product; say of which class, so that the rules of safety read it';
     case 'no-host':
       return 'name at least one host';
     case 'too-few-findings':

@@ -17,6 +17,7 @@ export type SafetyReason =
         | 'systemic-where-bees-visit'
         | 'open-blossom'
         | 'oil-on-thirsty-plant'
+        | 'oil-burns-this-plant'
         | 'pets-or-children'
         | 'near-open-water';
     }

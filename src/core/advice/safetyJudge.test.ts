@@ -5,7 +5,9 @@ import { findingId } from '../../test/setting.ts';
 import { placeSchema } from '../schema/place.ts';
 import { judge } from './safetyJudge.ts';
 
-const context = adviceContext({ places: [placeSchema.parse(REFERENCE_PLACE)] }, 40, '2026-05-10');
+const context = adviceContext({ places: [placeSchema.parse(REFERENCE_PLACE)] }, 40, '2026-05-10', {
+  traits: { edible: 'none' },
+});
 
 it('lets a practice pass with the cautions of the library', () => {
   const pulling = candidateOf({ rung: 'hand', cautions: ['Wear gloves.'] });

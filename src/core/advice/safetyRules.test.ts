@@ -120,7 +120,8 @@ describe('systemic insecticides', () => {
   it.each([
     [systemic, { edible: 'fruit' as const }, forbid('systemic-on-food')],
     [systemic, { edible: 'none' as const }, allow],
-    [systemic, {}, allow],
+    // What is not known of a plant counts against the product.
+    [systemic, {}, forbid('systemic-on-food')],
     [insecticide, { edible: 'fruit' as const }, allow],
     [{ classes: ['fungicide'], systemic: true }, { edible: 'fruit' as const }, allow],
   ])('%j on a plant with %j', (treatment, traits, ruling) => {
@@ -129,7 +130,8 @@ describe('systemic insecticides', () => {
 
   it.each([
     [systemic, { beeVisited: true }, forbid('systemic-where-bees-visit')],
-    [systemic, {}, caution('never-on-open-blossom')],
+    [systemic, {}, forbid('systemic-where-bees-visit')],
+    [systemic, { beeVisited: false }, caution('never-on-open-blossom')],
     [insecticide, { beeVisited: true }, caution('never-on-open-blossom')],
   ])('%j where bees are: %j', (treatment, traits, ruling) => {
     expect(rules.openBlossom(candidate(treatment), context({ traits }))).toEqual(ruling);
@@ -179,6 +181,11 @@ describe('oils and soaps', () => {
 });
 
 describe('work high in a tree', () => {
+  const fromTheGround = {
+    kind: 'refer',
+    to: 'arborist',
+    caution: { code: 'reach-from-the-ground' },
+  };
   it('is an arborist’s', () => {
     expect(rules.tallTrees(candidate({ who: 'arborist' }), context())).toEqual({
       kind: 'refer',
@@ -187,13 +194,21 @@ describe('work high in a tree', () => {
     });
   });
   it.each([
-    [{ aloft: true }, { traits: { tall: true } }, caution('reach-from-the-ground')],
-    [{ aloft: true }, reporting('tall-plant'), caution('reach-from-the-ground')],
+    [{ aloft: true }, { traits: { tall: true } }, fromTheGround],
+    [{ aloft: true }, reporting('tall-plant'), fromTheGround],
     [{ aloft: true }, {}, allow],
     [{}, { traits: { tall: true } }, allow],
   ])('%j with %j', (treatment, change, ruling) => {
     expect(rules.tallTrees(candidate(treatment), context(change))).toEqual(ruling);
   });
+});
+
+it.each([
+  [{ oilOrSoap: true }, { oilSensitive: true }, forbid('oil-burns-this-plant')],
+  [{ oilOrSoap: true }, {}, allow],
+  [{}, { oilSensitive: true }, allow],
+])('%j on a plant that is %j', (treatment, traits, ruling) => {
+  expect(rules.oilOnSensitive(candidate(treatment), context({ traits }))).toEqual(ruling);
 });
 
 it('leaves wild animals to wildlife law', () => {
@@ -237,7 +252,7 @@ it('puts the label first on every product', () => {
 it.each([
   [insecticide, { edible: 'leaf' as const }, planCaution('days-to-harvest')],
   [insecticide, { edible: 'none' as const }, allow],
-  [insecticide, {}, allow],
+  [insecticide, {}, planCaution('days-to-harvest')],
   [{}, { edible: 'leaf' as const }, allow],
 ])('counts days to harvest for %j on %j', (treatment, traits, ruling) => {
   expect(rules.harvestInterval(candidate(treatment), context({ traits }))).toEqual(ruling);

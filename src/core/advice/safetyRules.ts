@@ -1,5 +1,6 @@
 import type { Category } from '../schema/cause.ts';
 import { RELIED_ON } from '../schema/reliedOn.ts';
+import type { Traits } from '../schema/plant.ts';
 import type { ProductClass, Treatment } from '../schema/treatment.ts';
 import type { Candidate } from './candidates.ts';
 import type { AdviceContext } from './context.ts';
@@ -54,10 +55,14 @@ const TARGETS: Readonly<Partial<Record<ProductClass, readonly Category[]>>> = {
   rodenticide: ['vertebrate'],
 };
 
-/** A product works only on its own kind of culprit: never an insecticide for a fungus, or the reverse. */
+/**
+ * A product works only on its own kind of culprit: never an insecticide for a fungus, or the reverse. A question of care
+ * names what it is for.
+ */
 export const rightKind: SafetyRule = (candidate) => {
   if (!isPesticide(candidate.treatment)) return ALLOW;
   const reaches = (category: Category): boolean =>
+    category === 'care' ||
     candidate.treatment.classes.some((one) => TARGETS[one]?.includes(category));
   return candidate.targets.every(({ suspect }) => reaches(suspect.cause.category))
     ? ALLOW
@@ -74,11 +79,14 @@ export const restrictedUse: SafetyRule = ({ treatment }) =>
       }
     : ALLOW;
 
+/** What is not known to be inedible counts as eaten, an unknown plant too. */
+const isEaten = ({ edible }: Traits): boolean => edible !== 'none';
+/** What is not known to be left alone by bees counts as visited. */
+const isBeeVisited = ({ beeVisited }: Traits): boolean => beeVisited !== false;
+
 /** No systemic insecticide on plants grown to eat. */
 export const systemicOnFood: SafetyRule = ({ treatment }, { traits }) =>
-  treatment.systemic &&
-  treatment.classes.includes('insecticide') &&
-  (traits.edible ?? 'none') !== 'none'
+  treatment.systemic && treatment.classes.includes('insecticide') && isEaten(traits)
     ? forbid({ code: 'systemic-on-food' })
     : ALLOW;
 
@@ -95,7 +103,7 @@ function inBloom(context: AdviceContext): boolean {
  */
 export const openBlossom: SafetyRule = ({ treatment }, context) => {
   if (!treatment.classes.some((one) => one === 'insecticide' || one === 'miticide')) return ALLOW;
-  if (treatment.systemic && context.traits.beeVisited === true) {
+  if (treatment.systemic && isBeeVisited(context.traits)) {
     return forbid({ code: 'systemic-where-bees-visit' });
   }
   return inBloom(context)
@@ -122,7 +130,13 @@ export const oilInHeat: SafetyRule = ({ treatment }, { reported, almanac, today 
   return warn({ code: 'oil-limits', maxCelsius: OIL_LIMIT_CELSIUS });
 };
 
-/** Work high in a tree is an arborist's. */
+/** Forbids oils and soaps on plants that they burn or rob of their bloom. */
+export const oilOnSensitive: SafetyRule = ({ treatment }, { traits }) =>
+  treatment.oilOrSoap && traits.oilSensitive === true
+    ? forbid({ code: 'oil-burns-this-plant' })
+    : ALLOW;
+
+/** Work high in a tree is an arborist's; what is done from the ground stays the enquirer's. */
 export const tallTrees: SafetyRule = ({ treatment }, { traits, reported }) => {
   if (treatment.who === 'arborist') {
     return {
@@ -132,7 +146,9 @@ export const tallTrees: SafetyRule = ({ treatment }, { traits, reported }) => {
     };
   }
   const tall = traits.tall === true || reported.has(SAFETY_FINDINGS.tall);
-  return treatment.aloft && tall ? warn({ code: 'reach-from-the-ground' }) : ALLOW;
+  return treatment.aloft && tall
+    ? { kind: 'refer', to: 'arborist', caution: { code: 'reach-from-the-ground' } }
+    : ALLOW;
 };
 
 /** Wild animals: the law of the place decides on trapping and release. */
@@ -164,9 +180,7 @@ export const labelDecides: SafetyRule = ({ treatment }) =>
 
 /** Days to harvest on food. */
 export const harvestInterval: SafetyRule = ({ treatment }, { traits }) =>
-  isPesticide(treatment) && (traits.edible ?? 'none') !== 'none'
-    ? warnPlan({ code: 'days-to-harvest' })
-    : ALLOW;
+  isPesticide(treatment) && isEaten(traits) ? warnPlan({ code: 'days-to-harvest' }) : ALLOW;
 
 /** No run-off into water. */
 export const openWater: SafetyRule = ({ treatment }, { reported }) =>
@@ -182,6 +196,7 @@ export const SAFETY_RULES: readonly SafetyRule[] = [
   systemicOnFood,
   openBlossom,
   oilInHeat,
+  oilOnSensitive,
   tallTrees,
   wildAnimals,
   petsAndChildren,

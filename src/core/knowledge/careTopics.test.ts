@@ -35,3 +35,23 @@ it('gives each step its rung, its text and its window', () => {
   expect(second).toMatchObject({ id: 'care-lift-2', rung: 'conditions' });
   expect(second).not.toHaveProperty('when');
 });
+
+it('passes on what the rules of safety go by', () => {
+  const step = { text: 'Spread the granules.', rung: 'conventional', classes: ['herbicide'] };
+  const [first, second] = careTreatments(
+    careTopicSchema.parse({
+      id: 'care-lift',
+      name: 'Lifting tubers',
+      hosts: { dahlia: 'very' },
+      phrases: ['lift tubers'],
+      say: 'Lift them after frost.',
+      source: 'practice',
+      steps: [
+        { ...step, organic: false },
+        { text: 'Cut the top.', rung: 'hand', aloft: true, who: 'arborist' },
+      ],
+    }),
+  );
+  expect(first).toMatchObject({ classes: ['herbicide'], organic: false, aloft: false });
+  expect(second).toMatchObject({ classes: [], organic: true, aloft: true, who: 'arborist' });
+});

@@ -139,6 +139,28 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
     { id: 't', field: 'source' },
   ],
   [
+    'a conventional product of no class',
+    { 'treatments/t.yaml': [{ ...treatment, rung: 'conventional' }] },
+    { id: 't', field: 'classes', fault: { code: 'no-class' } },
+  ],
+  [
+    'a conventional step of care of no class',
+    {
+      'care/c.yaml': [
+        {
+          id: 'care-feed',
+          name: 'How to feed',
+          hosts: { fern: 'usual' },
+          phrases: ['feed'],
+          say: 'Feed in spring.',
+          steps: [{ text: 'Spread the granules.', rung: 'conventional' }],
+          source: 'practice',
+        },
+      ],
+    },
+    { id: 'care-feed', field: 'steps', fault: { code: 'no-class' } },
+  ],
+  [
     'a look that shows what does not exist',
     { 'looks/l.yaml': [{ ...look, shows: ['f', 'x'] }] },
     { id: 'l', field: 'shows' },

@@ -6,6 +6,7 @@ import { LIST } from '../schema/danger.ts';
 import type { WindowRule } from '../schema/window.ts';
 import type { Library } from '../schema/library.ts';
 import { UNPUBLISHED } from '../schema/source.ts';
+import type { Treatment } from '../schema/treatment.ts';
 
 /** Patterns of an application rate; rates come from the label in the user's hand, never from the library. */
 const RATE =
@@ -219,6 +220,16 @@ function checkRates(library: Library, report: Report): void {
   }
 }
 
+/** A product without a class would pass every rule of safety. */
+function checkClasses({ treatments, careTopics }: Library, report: Report): void {
+  const unclassed = ({ rung, classes }: Pick<Treatment, 'rung' | 'classes'>): boolean =>
+    rung === 'conventional' && classes.length === 0;
+  for (const treatment of treatments)
+    if (unclassed(treatment)) report(treatment.id, 'classes', { code: 'no-class' });
+  for (const { id, steps } of careTopics)
+    if (steps.some(unclassed)) report(id, 'steps', { code: 'no-class' });
+}
+
 /** A list of words that does not exist would silence every pattern that names it. */
 function checkDangers({ dangers, dangerWords }: Library, report: Report): void {
   const check = (id: string, field: string, patterns: readonly string[]): void => {
@@ -258,6 +269,7 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   checkStageSources(library, known, report);
   checkViews(library, known, report);
   checkRates(library, report);
+  checkClasses(library, report);
   checkDangers(library, report);
   checkWordModel(library, known, report);
   for (const plant of library.plants) {

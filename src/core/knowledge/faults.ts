@@ -11,6 +11,7 @@ export type EntryFault =
   | { readonly code: 'unknown-id'; readonly id: string; readonly section: string }
   | { readonly code: 'unknown-source'; readonly source: string }
   | { readonly code: 'treatment-twice'; readonly treatment: string }
+  | { readonly code: 'no-class' }
   | { readonly code: 'no-host' }
   | { readonly code: 'too-few-findings'; readonly least: number }
   | { readonly code: 'no-treatment' }

@@ -9,7 +9,7 @@ import {
   wordOf,
 } from './common.ts';
 import { forKinds } from './kinds.ts';
-import { RUNGS } from './treatment.ts';
+import { hazardsSchema, RUNGS } from './treatment.ts';
 import { windowSchema } from './window.ts';
 
 /** Culprits that live and breed; under a roof they do so all year. */
@@ -134,6 +134,7 @@ export const careTopicSchema = z.strictObject({
       z.strictObject({
         text: z.string().min(10),
         rung: z.enum(RUNGS),
+        ...hazardsSchema.pick({ classes: true, organic: true, aloft: true, who: true }).shape,
         when: windowSchema.optional(),
         ...forKinds,
       }),

@@ -39,11 +39,7 @@ export const limitsSchema = z.strictObject({
   timeOfDay: z.enum(['morning', 'evening', 'any']).default('any'),
 });
 
-/** A practice or an active ingredient. No application rate: that stands on the label. */
-export const treatmentSchema = z.strictObject({
-  id: treatmentIdSchema,
-  name: z.string().min(3),
-  rung: z.enum(RUNGS),
+const HAZARDS = {
   /** Product classes this treatment acts as; empty for a practice. */
   classes: z.array(z.enum(PRODUCT_CLASSES)).default([]),
   /** May be used by people who garden organically (common practice; local rules decide). */
@@ -55,9 +51,23 @@ export const treatmentSchema = z.strictObject({
   aloft: z.boolean().default(false),
   /** Dangerous to dogs, cats or children who find it. */
   petHazard: z.boolean().default(false),
+};
+const WHO = z
+  .enum(['anyone', 'arborist', 'licensed', 'wildlife', 'pest-control'])
+  .default('anyone');
+
+/** What the rules of safety go by, of treatments and of the steps of care alike. */
+export const hazardsSchema = z.strictObject({ ...HAZARDS, who: WHO });
+
+/** A practice or an active ingredient. No application rate: that stands on the label. */
+export const treatmentSchema = z.strictObject({
+  id: treatmentIdSchema,
+  name: z.string().min(3),
+  rung: z.enum(RUNGS),
+  ...HAZARDS,
   /** Mode-of-action group as printed on labels, for example "FRAC M5". */
   modeOfAction: z.string().optional(),
-  who: z.enum(['anyone', 'arborist', 'licensed', 'wildlife', 'pest-control']).default('anyone'),
+  who: WHO,
   /** What to do, in plain words. */
   text: z.string().min(10),
   when: windowSchema.optional(),

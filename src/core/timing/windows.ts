@@ -116,7 +116,7 @@ export function seasonPositions(year: SeasonYear, season: SeasonName): Positions
   const fall = (share: number): number => Math.round(peak + share * (end - peak));
   switch (season) {
     case 'dormant':
-      return year.winterless ? coolestWeeks(year) : { from: end + 7, to: DAYS_IN_YEAR + start - 7 };
+      return dormancy(year);
     case 'late-winter':
       return { from: start - 45, to: start - 3 };
     case 'bud-break':
@@ -136,6 +136,14 @@ export function seasonPositions(year: SeasonYear, season: SeasonName): Positions
     case 'frost-free':
       return frostFree(year);
   }
+}
+
+/** Where the cold brings fewer days of rest than this, plants rest in the coolest weeks. */
+const SHORTEST_REST_DAYS = 60;
+
+function dormancy(year: SeasonYear): Positions {
+  const rest = { from: year.growthEnd + 7, to: DAYS_IN_YEAR + year.growthStart - 7 };
+  return year.winterless || rest.to - rest.from < SHORTEST_REST_DAYS ? coolestWeeks(year) : rest;
 }
 
 function coolestWeeks(year: SeasonYear): Positions {
