@@ -225,7 +225,7 @@ function nameOf(library: Compiled, id: CauseId): string {
 }
 
 function describeCause(library: Compiled, ranked: RankedCause): ConsultResponse['causes'][number] {
-  const { cause, probability, versus, seenHere } = ranked;
+  const { cause, probability, versus, seenHere, presence } = ranked;
   const list = describeArguments(library, ranked.arguments);
   return {
     id: cause.id,
@@ -249,6 +249,7 @@ function describeCause(library: Compiled, ranked: RankedCause): ConsultResponse[
       name: nameOf(library, versus.rival),
       arguments: describeArguments(library, versus.arguments),
     },
+    here: presence,
     seenHere: seenHere && { cases: round(seenHere.cases, 2), factor: round(seenHere.factor, 2) },
   };
 }

@@ -122,7 +122,13 @@ function compareWithGeneral(library: Library): void {
   const compiled = compileLibrary({ ...library, causes: few, careTopics: [] });
   const almanac = createAlmanacs(compiled.places)({ lat: 42, lon: -83 });
   const plant = [...compiled.plants.keys()].find((id): id is PlantId => id === 'tomato') ?? null;
-  const circumstances = { almanac, today: dayOf(2026, 7, 10), since: null, experience: new Map() };
+  const circumstances = {
+    almanac,
+    today: dayOf(2026, 7, 10),
+    since: null,
+    country: null,
+    experience: new Map(),
+  };
   const network = buildNetwork(compiled, plant, circumstances);
   const asked = network.findingIds
     .filter((id) => compiled.findings.get(id)?.group === undefined)

@@ -35,6 +35,8 @@ export const CORPUS = {
   /** Remarks with the sizes in them. */
   sizes: 'train/sizes',
   furtherSizes: 'heldout/sizes',
+  /** Calls from many countries, written before any cause had a range. */
+  callsFromCountries: 'heldout/places',
   careEnquiries: 'enquiries/care',
   troubleEnquiries: 'enquiries/troubles',
 } as const;

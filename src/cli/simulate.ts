@@ -169,7 +169,13 @@ const hosts = HOSTS.map((host) => {
 const networksOf = (world: Compiled): readonly Network[] =>
   hosts.map((host) => {
     const today = dayOf(2026, 7, 10);
-    return buildNetwork(world, host, { almanac, today, since: null, experience: new Map() });
+    return buildNetwork(world, host, {
+      almanac,
+      today,
+      since: null,
+      country: null,
+      experience: new Map(),
+    });
   });
 const networks = networksOf(library);
 const drawWorld = seeded(SEED);

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PRESENCES } from '../core/schema/range.ts';
 import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
 import { VERDICTS } from '../core/advice/verdict.ts';
 import { REQUEST_KINDS } from '../core/language/requests.ts';
@@ -165,6 +166,12 @@ export const consultResponseSchema = z.object({
         .nullable(),
       /** Confirmed here so often (weighted), and so much likelier for it before any evidence. */
       seenHere: z.object({ cases: z.number(), factor: z.number() }).nullable(),
+      /** How it stands in the country; null where its range is not known. */
+      here: z
+        .enum(PRESENCES)
+        .nullable()
+        // Answers that were kept before there were any.
+        .default(null),
     }),
   ),
   explanation: z.array(z.string()),

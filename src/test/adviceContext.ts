@@ -16,6 +16,7 @@ export function adviceContext(
     kinds: [],
     approach: 'integrated',
     channel: 'phone',
+    country: null,
     reported: new Set(),
     ruledOut: new Set(),
     ...change,

@@ -103,6 +103,7 @@ const REFERRALS: Readonly<Record<Referral, string>> = {
   'licensed-applicator': 'a licensed applicator',
   arborist: 'a certified arborist',
   'wildlife-office': 'the local wildlife office',
+  'plant-health-office': 'the plant health office',
 };
 
 /** Whom to call in. */
@@ -117,6 +118,8 @@ export function stepText(step: StepText): string {
       return 'Send clear photographs of the whole plant, the damage close up and the leaf underside, or bring a bagged piece with both healthy and damaged tissue.';
     case 'ask-again':
       return 'Ask once more what is to be done, to which plant, and when it was last done.';
+    case 'report-not-known-here':
+      return 'Leave it where it is, take clear photographs of the damage and of what does it, note the place, and send them to the office that is named here before anything is moved or treated.';
     case 'library': {
       const { text, against } = step;
       if (!against) return text;
@@ -207,6 +210,8 @@ function headlineEnd(end: HeadlineEnd, today: Day): string {
 /** The advice in one breath, to say aloud. */
 export function headlineText(headline: Headline, today: Day): string {
   if (headline.code === 'urgent') return headline.say;
+  if (headline.code === 'not-known-here')
+    return `What is described looks like ${midSentence(headline.cause)}, which is not known here. It may be something alike, or the first one: touch nothing, photograph it, and report it.`;
   if (headline.code === 'no-cause-yet')
     return 'What was said does not point to a cause yet: find out more before doing anything.';
   const { cause, probability, together, say, isCare, then } = headline;

@@ -328,7 +328,13 @@ describe('whether it may be eaten', () => {
   });
   it('waits for the label where a product is used', () => {
     const cautions = [{ code: 'days-to-harvest' }] as const;
-    expect(reply('eat', { advice: advice({ cautions }) })).toEqual({ code: 'harvest-on-label' });
+    const sprayed = advice({ cautions });
+    const grownToEat = { ...about().context, traits: { edible: 'fruit' as const } };
+    expect(reply('eat', { advice: sprayed, context: grownToEat })).toEqual({
+      code: 'harvest-on-label',
+    });
+    // Of a plant that may not be grown to eat the label says nothing.
+    expect(reply('eat', { advice: sprayed })).toEqual({ code: 'eat-not-known' });
     expect(reply('eat')).toEqual({ code: 'eat-not-known' });
   });
 });

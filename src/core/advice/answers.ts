@@ -269,7 +269,8 @@ function eat(about: Answerable): Reply {
   const said = saidOf(about, TO_EAT);
   if (said !== null) return { code: 'library', text: said };
   const sprayed = advice.cautions.some(({ code }) => code === 'days-to-harvest');
-  return { code: sprayed ? 'harvest-on-label' : 'eat-not-known' };
+  const grownToEat = (context.traits.edible ?? 'none') !== 'none';
+  return { code: sprayed && grownToEat ? 'harvest-on-label' : 'eat-not-known' };
 }
 
 function isSafe(about: Answerable): Reply {

@@ -20,6 +20,8 @@ export interface AdviceContext {
   readonly kinds: readonly PlantId[];
   readonly approach: Approach;
   readonly channel: Channel;
+  /** By ISO 3166; null where it is not known. */
+  readonly country: string | null;
   /** Findings reported as true. */
   readonly reported: ReadonlySet<FindingId>;
   /** Findings answered as not so; what was only overheard as denied lifts no caution. */

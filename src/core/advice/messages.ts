@@ -56,14 +56,15 @@ export type Caution =
   | LibraryText;
 
 /** Whom to call in. */
-export type Referral = 'licensed-applicator' | 'arborist' | 'wildlife-office';
+export type Referral =
+  'licensed-applicator' | 'arborist' | 'wildlife-office' | 'plant-health-office';
 
 /** What a step says. `against` names another cause than the leading one, and whether it is surely at work too. */
 export type StepText =
   | (LibraryText & {
       readonly against: { readonly cause: string; readonly isNamed: boolean } | null;
     })
-  | { readonly code: 'send-sample' | 'ask-again' };
+  | { readonly code: 'send-sample' | 'ask-again' | 'report-not-known-here' };
 
 /** The days of the step that is waited for; null when it has no dates here. */
 export type NextWindow = { readonly from: Day; readonly to: Day } | null;
@@ -71,6 +72,8 @@ export type NextWindow = { readonly from: Day; readonly to: Day } | null;
 /** The advice in one breath. */
 export type Headline =
   | { readonly code: 'no-cause-yet' }
+  /** Its signs were reported, but it is not known in the country; `probability` is from 0 to 1. */
+  | { readonly code: 'not-known-here'; readonly cause: string; readonly probability: number }
   /** The library's sentences about a danger. */
   | { readonly code: 'urgent'; readonly say: string }
   | {

@@ -121,6 +121,17 @@ const FIND_OUT: Omit<Step, 'when'> = {
   work: null,
 };
 
+const REPORT: Omit<Step, 'when'> = {
+  id: 'report-not-known-here',
+  text: { code: 'report-not-known-here' },
+  rung: 'professional',
+  cautions: [],
+  work: null,
+};
+
+/** An office or a sample takes about so long, in days. */
+const FIRST_LOOK_DAYS = 3;
+
 /** For a question of care that could mean several things. */
 const ASK_AGAIN: Omit<Step, 'when'> = {
   id: 'ask-again',
@@ -177,7 +188,10 @@ function lookAgainOn(
   const wait = first ? daysUntil(first.candidate.state, today) : null;
   if ((verdict === 'wait' || verdict === 'too-late') && wait !== null && wait > 0)
     return addDays(today, wait);
-  return addDays(today, verdict === 'find-out' ? 3 : (lead?.cause.lookAgainDays ?? 7));
+  return addDays(
+    today,
+    verdict === 'find-out' ? FIRST_LOOK_DAYS : (lead?.cause.lookAgainDays ?? 7),
+  );
 }
 
 /** Steps that are open to choice after safety and the enquirer's approach, and those that are not, with the reason. */
@@ -228,9 +242,11 @@ export function planAdvice(
   posterior: Posterior,
   context: AdviceContext,
 ): Advice {
-  const { today } = context;
+  const { today, country } = context;
   const reports = context.reported.size;
   const lead = leadOnReport(leadOf(network, posterior), reports);
+  if (lead && reports > 0 && library.presenceOf(lead.cause, country) === 'absent')
+    return notKnownHere(lead, context);
   const suspects = suspectsOf(network, posterior);
   const judged = gatherCandidates(library, suspects, context).map((one) => judge(one, context));
   const { allowed, hidden } = sift(judged, lead, context);
@@ -258,6 +274,22 @@ export function planAdvice(
     notDoing: notDoing(named, hidden),
     differ: viewsOn(library, named, chosen),
     lookAgain: lookAgainOn(lead, verdict, chosen, today),
+  };
+}
+
+/** Of what is not known in the country nothing is treated: it is kept, photographed and reported. */
+function notKnownHere(lead: Lead, context: AdviceContext): Advice {
+  const { cause, probability } = lead;
+  const { today } = context;
+  return {
+    verdict: 'professional',
+    headline: { code: 'not-known-here', cause: cause.name, probability },
+    steps: [{ ...REPORT, when: atOnce(today) }],
+    cautions: planCautions(context, lead, [cause], []),
+    refer: [cause.category === 'vertebrate' ? 'wildlife-office' : 'plant-health-office'],
+    notDoing: [],
+    differ: [],
+    lookAgain: addDays(today, FIRST_LOOK_DAYS),
   };
 }
 

@@ -76,12 +76,18 @@ describe('the right kind of product', () => {
     ['herbicide', ['weed']],
     ['rodenticide', ['vertebrate']],
   ] as const)('%s works on %j alone', (product, categories) => {
-    const works = CATEGORIES.filter(
+    // A question of care names what it is for.
+    const works = CATEGORIES.filter((category) => category !== 'care').filter(
       (category) =>
         rules.rightKind(candidate({ classes: [product] }, category), context()).kind === 'allow',
     );
     expect(works).toEqual(expect.arrayContaining([...categories]));
     expect(works).toHaveLength(categories.length);
+  });
+
+  it('is what a question of care asks for', () => {
+    const asked = candidate({ classes: ['herbicide'] }, 'care');
+    expect(rules.rightKind(asked, context())).toEqual(allow);
   });
 
   const on = (classes: string[], ...categories: Category[]) =>

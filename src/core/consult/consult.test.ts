@@ -106,3 +106,46 @@ describe('how much is affected', () => {
     expect(asked(harm, answers)).toEqual([]);
   });
 });
+
+describe('a cause that is not known in the country', () => {
+  const withRange = createConsultant(
+    miniLibrary(
+      [
+        { id: 'webs', extra: { phrases: ['web|webs'], background: 'telltale' } },
+        { id: 'dust', extra: { phrases: ['dust'], background: 'telltale' } },
+      ],
+      [
+        {
+          id: 'mites',
+          findings: { webs: 'always', dust: 'always' },
+          extra: {
+            category: 'mite',
+            range: { established: ['us'], asOf: 2026, source: 'practice' },
+            treatments: [{ use: 'wash', effect: 'strong' }],
+          },
+        },
+        { id: 'mold', findings: { webs: 'usual' }, extra: { leave: 'It goes.' } },
+      ],
+      { 'treatments/t.yaml': [treatmentEntry('wash')] },
+    ),
+  );
+  const answerIn = (country: string, words: string) => withRange(enquiry(words, { country }));
+
+  it('gives way to what is known there', () => {
+    expect(leader(answerIn('us', 'webs on the fern'))).toBe('mites');
+    expect(leader(answerIn('nz', 'webs on the fern'))).toBe('mold');
+  });
+
+  it('is reported and not treated where all points to it', () => {
+    const words = 'webs on the fern and dust';
+    expect(answerIn('us', words).advice.steps.map(({ id }) => id)).toContain('wash');
+    const { causes, advice } = answerIn('nz', words);
+    expect(causes[0]).toMatchObject({ cause: { id: 'mites' }, presence: 'absent' });
+    expect(advice).toMatchObject({
+      verdict: 'professional',
+      headline: { code: 'not-known-here', cause: 'Cause mites' },
+      steps: [{ id: 'report-not-known-here' }],
+      refer: ['plant-health-office'],
+    });
+  });
+});

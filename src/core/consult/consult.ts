@@ -33,6 +33,7 @@ import { withHeight } from './height.ts';
 import { makeLanguageContext } from '../library/languageContext.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
+import type { Presence } from '../schema/range.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 import { extract, type Extracted, type ExtractedFinding } from '../language/extract.ts';
 import { findDangers, type FoundDanger } from '../language/dangers.ts';
@@ -57,6 +58,8 @@ export interface RankedCause {
   readonly versus: { readonly rival: CauseId; readonly arguments: readonly Argument[] } | null;
   /** Weighted confirmed cases of the clinic, and by how much they make it likelier before any evidence. */
   readonly seenHere: { readonly cases: number; readonly factor: number } | null;
+  /** How it stands in the country; null where its range or the country is not known. */
+  readonly presence: Presence | null;
 }
 
 /** The whole answer to an enquiry. */
@@ -122,6 +125,7 @@ function rankCauses(
   network: Network,
   { posterior, evidence: reported, wording }: Weighing,
   experience: Experience,
+  presenceOf: (cause: Cause) => Presence | null,
 ): readonly RankedCause[] {
   const evidence = [...reported, ...wording];
   const order = posterior.ranking.slice(0, CAUSES_SHOWN);
@@ -148,6 +152,7 @@ function rankCauses(
                 ),
               }
             : null,
+        presence: presenceOf(cause),
         seenHere: cases > 0 ? { cases, factor: numberAt(network.learned, i) } : null,
       },
     ];
@@ -166,6 +171,7 @@ interface Setting {
   readonly experience: Experience;
   readonly weather: readonly WeatherDay[];
   readonly since: Day | null;
+  readonly country: string | null;
 }
 
 type Spoken = Pick<Enquiry, 'words' | 'plant'>;
@@ -210,7 +216,7 @@ export function createConsultant(library: Compiled): Consultant {
       buildNetwork(library, setting.plant, { ...setting, almanac: almanacs(setting) }),
     {
       keyOf: (setting) =>
-        `${setting.plant ?? ''} ${whereKey(setting)} ${setting.today} ${setting.since ?? ''} ${[...setting.experience].join(' ')}`,
+        `${setting.plant ?? ''} ${whereKey(setting)} ${setting.today} ${setting.since ?? ''} ${setting.country ?? ''} ${[...setting.experience].join(' ')}`,
       max: MAX_CACHED,
     },
   );
@@ -247,7 +253,7 @@ export function createConsultant(library: Compiled): Consultant {
 
 function contextOf(
   library: Compiled,
-  { today, approach, channel, answers }: Enquiry,
+  { today, approach, channel, country, answers }: Enquiry,
   plant: PlantId | null,
   reports: readonly Report[],
   almanac: Almanac,
@@ -259,6 +265,7 @@ function contextOf(
     kinds: plant === null ? [] : library.taxonomy.lineage(plant),
     approach,
     channel,
+    country,
     reported: new Set(reports.filter(({ value }) => value).map(({ finding }) => finding)),
     // "No dog here" in passing does not say that no child is about: what lifts a caution is asked for.
     ruledOut: new Set(
@@ -269,17 +276,19 @@ function contextOf(
 
 /** The danger in the words that comes before all advice, with whom to call there. Returns null where there is none. */
 function urgentIn(
-  { contacts, places }: Compiled,
-  { words, handled, country, place }: Enquiry,
+  { contacts }: Compiled,
+  { words, handled }: Enquiry,
+  country: string | null,
   { dangers }: Kept,
 ): Urgent | null {
   const found = dangers(words);
   if (found.length === 0) return null;
-  return urgentOf(found, handled, contacts, country ?? countryAt(places, place));
+  return urgentOf(found, handled, contacts, country);
 }
 
 function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation {
   const { words, today, answers, experience, place, weather } = enquiry;
+  const country = enquiry.country ?? countryAt(library.places, place);
   const extracted = kept.extracting({ words, plant: enquiry.plant });
   const amounts = kept.amounts(enquiry);
   const plant = enquiry.plant ?? extracted.plants[0]?.plant ?? null;
@@ -289,6 +298,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     weather,
     today,
     since: sinceOf(amounts, today),
+    country,
     experience,
   });
   const sizes = kept.sizes(enquiry);
@@ -304,9 +314,15 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
   const inquiry = findQuestions(library, network, posterior, reports, skipped);
   const questions = openFirst(inquiry.questions, plant, extracted.halfHeard);
   const samples = rankSamples(inquiry);
-  const context = contextOf(library, enquiry, plant, reports, kept.almanacs(enquiry));
+  const context = contextOf(
+    library,
+    { ...enquiry, country },
+    plant,
+    reports,
+    kept.almanacs(enquiry),
+  );
   const planned = planAdvice(library, network, posterior, context);
-  const urgent = urgentIn(library, enquiry, kept);
+  const urgent = urgentIn(library, enquiry, country, kept);
   const stopping =
     (stance.asks ? stopsAtRequest(network, posterior) : null) ??
     applyStoppingRule(network, posterior, questions, samples, reports.length);
@@ -319,7 +335,9 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     amounts,
     sizes,
     extracted: heard.filter(({ finding }) => tellsHere(library, network, finding)),
-    causes: rankCauses(network, weighing, experience),
+    causes: rankCauses(network, weighing, experience, (cause) =>
+      library.presenceOf(cause, country),
+    ),
     explanation: posterior.explanation,
     nothingWrong: posterior.nothingWrong,
     unexplained: posterior.notInLibrary,

@@ -152,7 +152,7 @@ describe('a cause out of its season', () => {
   /** Factor on its weight on a day, for a trouble that began on another. */
   const factor = (today: string, since: string | null = null): number => {
     const when = { almanac, today: day(today), since: since === null ? null : day(since) };
-    const { weights } = weighHosts(model, { ...when, experience: new Map() });
+    const { weights } = weighHosts(model, { ...when, country: null, experience: new Map() });
     return (weights[0]?.[0] ?? NaN) / 2;
   };
   const daysOut = (date: string): number =>

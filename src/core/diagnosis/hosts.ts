@@ -1,6 +1,7 @@
 import { entryAt, numberAt } from '../util/entryAt.ts';
 import { commonnessOf, popularityOf, type Compiled } from '../library/compile.ts';
 import { isSeasonless, type Cause } from '../schema/cause.ts';
+import type { Presence } from '../schema/range.ts';
 import type { PlantId } from '../schema/common.ts';
 import { tabulate } from '../util/maths.ts';
 import type { Almanac } from '../timing/almanac.ts';
@@ -37,7 +38,7 @@ export function hostsOf(library: Compiled, plant: PlantId | null): readonly Host
 /** Factor on a cause out of the season in which it is seen; by days away from that season, today or when it began. */
 function seasonFactor(
   cause: Cause,
-  { almanac, today, since }: Omit<Circumstances, 'experience'>,
+  { almanac, today, since }: Pick<Circumstances, 'almanac' | 'today' | 'since'>,
 ): number {
   const now = almanac.daysOutside(cause.seen, today);
   const then = since === null ? now : almanac.daysOutside(cause.seen, since);
@@ -54,7 +55,19 @@ export interface Circumstances {
   /** When the trouble began, where that was said. */
   readonly since: Day | null;
   readonly experience: Experience;
+  /** By ISO 3166; null where it is not known. */
+  readonly country: string | null;
 }
+
+/**
+ * What the range of a cause does to its weight: where it is not known it is not ruled out, but must be shown by much
+ * (judgement).
+ */
+const RANGE_FACTOR: Readonly<Record<Presence, number>> = {
+  established: 1,
+  spreading: 0.5,
+  absent: 0.02,
+};
 
 /** The causes that some hosts can have. */
 export interface HostCauses {
@@ -95,14 +108,17 @@ export interface HostWeights {
  */
 export function weighHosts(
   { causes, common, indoors }: HostCauses,
-  { experience, ...when }: Circumstances,
+  { experience, country, ...when }: Circumstances,
+  presenceOf: Compiled['presenceOf'] = () => null,
 ): HostWeights {
-  const seasons = tabulate(causes.length, (i) => {
+  const ranges = causes.map((cause) => RANGE_FACTOR[presenceOf(cause, country) ?? 'established']);
+  const inSeason = (i: number, season: (cause: Cause) => number): number => {
     const cause = causes[i];
-    return cause ? seasonFactor(cause, when) : 0;
-  });
-  const indoorSeasons = seasons.map((factor, i) =>
-    isSeasonless(causes[i]?.category ?? 'normal', true) ? 1 : factor,
+    return cause ? season(cause) * entryAt(ranges, i) : 0;
+  };
+  const seasons = tabulate(causes.length, (i) => inSeason(i, (cause) => seasonFactor(cause, when)));
+  const indoorSeasons = tabulate(causes.length, (i) =>
+    inSeason(i, (cause) => (isSeasonless(cause.category, true) ? 1 : seasonFactor(cause, when))),
   );
   const plain = common.map((row, h) => {
     const factors = indoors[h] === true ? indoorSeasons : seasons;

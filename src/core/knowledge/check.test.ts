@@ -161,6 +161,15 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
     { id: 'care-feed', field: 'steps', fault: { code: 'no-class' } },
   ],
   [
+    'a range in an area that does not exist',
+    {
+      'causes/c.yaml': [
+        { ...cause, range: { established: ['us', 'atlantis'], asOf: 2026, source: 'practice' } },
+      ],
+    },
+    { id: 'c', field: 'range', fault: { code: 'unknown-id', id: 'atlantis', section: 'areas' } },
+  ],
+  [
     'a look that shows what does not exist',
     { 'looks/l.yaml': [{ ...look, shows: ['f', 'x'] }] },
     { id: 'l', field: 'shows' },

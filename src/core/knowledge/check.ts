@@ -50,6 +50,7 @@ function checkUnique(library: Library, report: Report): void {
     library.places,
     library.groups,
     library.looks,
+    library.areas,
     library.views,
     library.dangers,
     library.contacts,
@@ -175,6 +176,7 @@ function checkSources(library: Library, known: Known, report: Report): void {
     library.findings,
     library.groups,
     library.looks,
+    library.areas,
     library.causes,
     library.careTopics,
     library.dangers,
@@ -217,6 +219,20 @@ function checkRates(library: Library, report: Report): void {
   ];
   for (const [id, text] of texts) {
     if (RATE.test(text)) report(id, 'text', { code: 'rate' });
+  }
+}
+
+const COUNTRY = /^[a-z]{2}$/;
+
+function checkRanges({ causes, areas }: Library, known: Known, report: Report): void {
+  const named = ids(areas);
+  for (const { id, range } of causes) {
+    if (!range) continue;
+    for (const where of [...range.established, ...range.spreading])
+      if (!COUNTRY.test(where) && !named.has(where))
+        report(id, 'range', { code: 'unknown-id', id: where, section: 'areas' });
+    if (!known.sources.has(range.source))
+      report(id, 'range', { code: 'unknown-source', source: range.source });
   }
 }
 
@@ -270,6 +286,7 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   checkViews(library, known, report);
   checkRates(library, report);
   checkClasses(library, report);
+  checkRanges(library, known, report);
   checkDangers(library, report);
   checkWordModel(library, known, report);
   for (const plant of library.plants) {

@@ -8,6 +8,7 @@ import type { Library } from '../schema/library.ts';
 import { lookSchema } from '../schema/look.ts';
 import { placeSchema } from '../schema/place.ts';
 import { plantSchema } from '../schema/plant.ts';
+import { areaSchema } from '../schema/range.ts';
 import { sourceSchema } from '../schema/source.ts';
 import { treatmentSchema } from '../schema/treatment.ts';
 import { viewSchema } from '../schema/view.ts';
@@ -32,6 +33,7 @@ const SECTIONS = {
   treatments: treatmentSchema,
   views: viewSchema,
   places: placeSchema,
+  areas: areaSchema,
   dangers: dangerSchema,
   contacts: contactsSchema,
   sources: sourceSchema,
@@ -168,6 +170,7 @@ export function readLibrary(
     treatments: readSection('treatments', SECTIONS.treatments, input, issues, files),
     views: readSection('views', SECTIONS.views, input, issues, files),
     places: readSection('places', SECTIONS.places, input, issues, files),
+    areas: readSection('areas', SECTIONS.areas, input, issues, files),
     dangers: readSection('dangers', SECTIONS.dangers, input, issues, files),
     contacts: readSection('contacts', SECTIONS.contacts, input, issues, files),
     dangerWords: readWordLists('language/danger-words.yaml', input, issues),

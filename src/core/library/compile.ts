@@ -20,6 +20,7 @@ import type { Library } from '../schema/library.ts';
 import type { Look } from '../schema/look.ts';
 import type { Place } from '../schema/place.ts';
 import type { Plant } from '../schema/plant.ts';
+import { presenceIn, type Presence } from '../schema/range.ts';
 import type { Treatment } from '../schema/treatment.ts';
 import type { View } from '../schema/view.ts';
 import { once } from '../util/memoize.ts';
@@ -56,6 +57,8 @@ export interface Compiled {
   readonly descriptions: () => Descriptions;
   readonly shownBy: ShownBy;
   readonly hosting: Hosting;
+  /** How a cause stands in a country, by ISO 3166; null where that is not known. */
+  readonly presenceOf: (cause: Cause, country: string | null) => Presence | null;
   readonly dangers: Dangers;
   readonly contacts: readonly Contacts[];
 }
@@ -119,6 +122,11 @@ function membersOf({ findings, groups }: Library): ReadonlyMap<string, readonly 
   return members;
 }
 
+function presenceOf({ areas }: Library): Compiled['presenceOf'] {
+  const byName = byId(areas);
+  return ({ range }, country) => presenceIn(range, country, byName);
+}
+
 /** The look that shows each finding. */
 function lookOf({ looks }: Library): Compiled['lookOf'] {
   const known = new Map<string, Look>(looks.flatMap((look) => look.shows.map((id) => [id, look])));
@@ -171,6 +179,7 @@ export function compileLibrary(library: Library): Compiled {
     ),
     shownBy: shownBy(strengths),
     hosting: buildHosting(allCauses, taxonomy),
+    presenceOf: presenceOf(library),
     dangers: compileDangers(library.dangers, library.dangerWords),
     contacts: library.contacts,
   };

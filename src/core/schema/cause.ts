@@ -9,6 +9,7 @@ import {
   wordOf,
 } from './common.ts';
 import { forKinds } from './kinds.ts';
+import { rangeSchema } from './range.ts';
 import { hazardsSchema, RUNGS } from './treatment.ts';
 import { windowSchema } from './window.ts';
 
@@ -94,6 +95,8 @@ export const causeSchema = z.strictObject({
   findings: z.record(findingIdSchema, wordOf(FREQUENCY)),
   /** Causes that this one invites. */
   leadsTo: z.array(causeIdSchema).default([]),
+  /** Where it is known; everywhere, as far as the library knows, where absent. */
+  range: rangeSchema.optional(),
   /** When it can be seen; out of this window it is less likely, not impossible. */
   seen: windowSchema.default({ kind: 'any' }),
   stages: z.array(stageSchema).default([]),

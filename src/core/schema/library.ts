@@ -4,6 +4,7 @@ import type { Finding, FindingGroup } from './finding.ts';
 import type { Look } from './look.ts';
 import type { Place } from './place.ts';
 import type { Plant } from './plant.ts';
+import type { Area } from './range.ts';
 import type { Source } from './source.ts';
 import type { Treatment } from './treatment.ts';
 import type { View } from './view.ts';
@@ -26,6 +27,7 @@ export interface Library {
   readonly treatments: readonly Treatment[];
   readonly views: readonly View[];
   readonly places: readonly Place[];
+  readonly areas: readonly Area[];
   readonly dangers: readonly Danger[];
   readonly contacts: readonly Contacts[];
   /** Words of the patterns of dangers. */

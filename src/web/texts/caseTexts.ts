@@ -84,6 +84,8 @@ export const caseTexts = {
   ratherThanNothingWrong: 'Rather than nothing wrong',
   noArgument: 'Nothing said so far speaks for or against it; it stands here because it is common.',
   ratherThan: (name: string) => `Rather than ${name}`,
+  notKnownHere: 'Not known here',
+  spreadingHere: 'Spreading here',
   confirmedHere: 'Confirmed here',
   timesAsWeighted: 'times, as weighted: taken as',
   timesAsCommon: 'times as common as the library says.',

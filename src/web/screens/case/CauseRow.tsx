@@ -46,6 +46,15 @@ const Names = styled.span`
     color: var(--quiet);
   }
 `;
+const Here = styled.em`
+  display: block;
+  width: fit-content;
+  padding: 0 6px;
+  font-size: 13px;
+  font-style: normal;
+  background: var(--ochre-wash);
+  color: var(--ochre);
+`;
 const Bar = styled.span`
   height: 8px;
   border-left: 1px solid var(--ink);
@@ -158,6 +167,12 @@ function CauseDetail({ cause }: { readonly cause: Cause }) {
   );
 }
 
+/** A word on the range, where it is not simply known here. */
+function hereText(cause: Cause | null): string | null {
+  if (cause?.here === 'absent') return caseTexts.notKnownHere;
+  return cause?.here === 'spreading' ? caseTexts.spreadingHere : null;
+}
+
 interface CauseRowProps {
   readonly name: string;
   readonly probability: number;
@@ -169,11 +184,13 @@ interface CauseRowProps {
 
 /** One cause with its share; opened it shows its reasons. */
 export function CauseRow({ name, probability, cause, open, onToggle }: CauseRowProps) {
+  const here = hereText(cause);
   const face = (
     <>
       <Names>
         <b>{name}</b>
         {cause?.scientificName && <i>{cause.scientificName}</i>}
+        {here !== null && <Here>{here}</Here>}
       </Names>
       <Bar aria-hidden>
         <span style={{ width: `${probability * 100}%` }} />

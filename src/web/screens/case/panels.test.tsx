@@ -107,6 +107,18 @@ describe('Ask next', () => {
   });
 });
 
+describe('Causes', () => {
+  it.each([
+    ['absent', 'Not known here'],
+    ['spreading', 'Spreading here'],
+  ] as const)('says where a cause is %s', (here, text) => {
+    const { answer } = spottedFern('there are spots');
+    const causes = answer.causes.map((cause, i) => (i === 0 ? { ...cause, here } : cause));
+    showPanel(<CausesPanel answer={{ ...answer, causes }} without={null} problem={null} />);
+    expect(screen.getByText(text)).toBeTruthy();
+  });
+});
+
 describe('Heard', () => {
   it('turns a finding round, leaves it out, and undoes that', async () => {
     const { plant, answer, record } = opened('there are spots and rings');
