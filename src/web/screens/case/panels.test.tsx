@@ -107,18 +107,6 @@ describe('Ask next', () => {
   });
 });
 
-describe('Causes', () => {
-  it.each([
-    ['absent', 'Not known here'],
-    ['spreading', 'Spreading here'],
-  ] as const)('says where a cause is %s', (here, text) => {
-    const { answer } = spottedFern('there are spots');
-    const causes = answer.causes.map((cause, i) => (i === 0 ? { ...cause, here } : cause));
-    showPanel(<CausesPanel answer={{ ...answer, causes }} without={null} problem={null} />);
-    expect(screen.getByText(text)).toBeTruthy();
-  });
-});
-
 describe('Heard', () => {
   it('turns a finding round, leaves it out, and undoes that', async () => {
     const { plant, answer, record } = opened('there are spots and rings');
@@ -141,6 +129,16 @@ describe('Heard', () => {
 });
 
 describe('Causes', () => {
+  it.each([
+    ['absent', 'Not known here'],
+    ['spreading', 'Spreading here'],
+  ] as const)('says where a cause is %s', (here, text) => {
+    const { answer } = spottedFern('there are spots');
+    const causes = answer.causes.map((cause, i) => (i === 0 ? { ...cause, here } : cause));
+    showPanel(<CausesPanel answer={{ ...answer, causes }} without={null} problem={null} />);
+    expect(screen.getByText(text)).toBeTruthy();
+  });
+
   it('lists the leader first and opens its arguments, and always nothing wrong', () => {
     const { answer } = opened('there are spots and rings');
     showPanel(<CausesPanel answer={answer} without={null} problem={null} />);
