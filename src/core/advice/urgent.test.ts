@@ -46,8 +46,11 @@ it('goes on to the next danger when one is dealt with, until none is left', () =
 it('takes the country of the nearest place', () => {
   const places = [place('a', 'nz', -40), place('b', 'gb', 52)];
   const { longitude } = REFERENCE_PLACE;
-  expect(countryAt(places, { lat: 40, lon: longitude })).toBe('gb');
+  expect(countryAt(places, { lat: 45, lon: longitude })).toBe('gb');
   expect(countryAt(places, { lat: -35, lon: longitude })).toBe('nz');
+  // A degree of latitude is 111 km.
+  expect(countryAt(places, { lat: 43.1, lon: longitude })).toBe('gb');
+  expect(countryAt(places, { lat: 42.9, lon: longitude })).toBeNull();
   expect(countryAt([], { lat: 0, lon: 0 })).toBeNull();
 });
 

@@ -21,16 +21,20 @@ export interface Urgent {
 /** Contacts where no country is known, or for what a country does not name. */
 const ANYWHERE = 'any';
 
+/** Farther away than this a reference place says nothing of the country. */
+const SAME_COUNTRY_KM = 1000;
+
 /**
- * The country of the nearest reference place, by ISO 3166; near a border it can be the neighbor's. Returns null without
- * places. Coordinates are in degrees.
+ * The country of the nearest reference place, by ISO 3166; near a border it can be the neighbor's. Returns null where
+ * none lies within 1,000 km. Coordinates are in degrees.
  */
 export function countryAt(places: readonly Place[], at: Coordinates): string | null {
   const kmTo = ({ latitude, longitude }: Place): number =>
     distanceKm({ lat: latitude, lon: longitude }, at);
   const [first, ...others] = places;
   if (!first) return null;
-  return others.reduce((a, b) => (kmTo(b) < kmTo(a) ? b : a), first).country;
+  const nearest = others.reduce((a, b) => (kmTo(b) < kmTo(a) ? b : a), first);
+  return kmTo(nearest) <= SAME_COUNTRY_KM ? nearest.country : null;
 }
 
 /** Whom to call for a danger in a country. What no contact is known for is left out. */
