@@ -1,4 +1,4 @@
-import { mkdirSync, openSync, closeSync, readFileSync, rmSync, writeSync } from 'node:fs';
+import { linkSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 
 /** Moment a process was started, in clock ticks since the machine was; tells a process from a later one of the same id. */
@@ -20,15 +20,31 @@ function isHeld(file) {
   }
 }
 
+/** Makes the lock with its content in one step, so that nobody finds it empty; false where there is one. */
 function create(file) {
+  const draft = `${file}.${process.pid}`;
+  writeFileSync(draft, `${process.pid} ${startOf(process.pid)}`);
   try {
-    const handle = openSync(file, 'wx');
-    writeSync(handle, `${process.pid} ${startOf(process.pid)}`);
-    closeSync(handle);
+    linkSync(draft, file);
     return true;
   } catch (error) {
     if (error.code === 'EEXIST') return false;
     throw error;
+  } finally {
+    rmSync(draft, { force: true });
+  }
+}
+
+/** Clears the lock of a process that is gone; one that somebody took meanwhile is put back. */
+function clearLeft(file) {
+  const aside = `${file}.${process.pid}.left`;
+  try {
+    renameSync(file, aside);
+    if (isHeld(aside)) linkSync(aside, file);
+  } catch (error) {
+    if (error.code !== 'ENOENT' && error.code !== 'EEXIST') throw error;
+  } finally {
+    rmSync(aside, { force: true });
   }
 }
 
@@ -40,7 +56,7 @@ export function takeLock(file) {
   mkdirSync(dirname(file), { recursive: true });
   if (!create(file)) {
     if (isHeld(file)) return null;
-    rmSync(file, { force: true });
+    clearLeft(file);
     if (!create(file)) return null;
   }
   return () => rmSync(file, { force: true });

@@ -16,7 +16,14 @@ import { midSentence } from './midSentence.ts';
 
 /** Codes that carry data, and so are worded by a function. */
 type WithData =
-  'library' | 'borne' | 'oil-in-heat' | 'oil-limits' | 'presumptive' | 'wait' | 'too-late';
+  | 'library'
+  | 'borne'
+  | 'postponed'
+  | 'oil-in-heat'
+  | 'oil-limits'
+  | 'presumptive'
+  | 'wait'
+  | 'too-late';
 type Catalog<T extends { readonly code: string }> = Readonly<
   Record<Exclude<T['code'], WithData>, string>
 >;
@@ -92,6 +99,8 @@ export function cautionText(caution: Caution): string {
       return caution.text;
     case 'presumptive':
       return PRESUMPTIVE[caution.channel];
+    case 'postponed':
+      return `Not before then. ${notDoingText(caution.why)}`;
     case 'oil-limits':
       return `Not above ${bothDegrees(caution.maxCelsius)}, and not on a thirsty plant. Try it on a few leaves first.`;
     default:

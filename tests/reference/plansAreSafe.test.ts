@@ -13,7 +13,7 @@ function answerTo(body: unknown): ConsultResponse {
   return result.value;
 }
 
-const SEEDS = Array.from({ length: Number(process.env.PLANS ?? 150) }, (_, i) => 4000 + i);
+const SEEDS = Array.from({ length: Number(process.env.PLANS ?? 100) }, (_, i) => 4000 + i);
 
 it('keeps every rule of safety in plans drawn over causes, hosts, places, days and approaches', () => {
   let withProducts = 0;

@@ -53,6 +53,8 @@ export type Caution =
   /** `maxCelsius`: air temperature above which oils and soaps burn, degrees Celsius. */
   | { readonly code: 'oil-limits'; readonly maxCelsius: number }
   | { readonly code: 'presumptive'; readonly channel: Channel }
+  /** A rule of safety moved the step to a later day. */
+  | { readonly code: 'postponed'; readonly why: SafetyReason }
   | LibraryText;
 
 /** Whom to call in. */

@@ -1,6 +1,8 @@
 import type { Candidate } from './candidates.ts';
 import type { AdviceContext } from './context.ts';
 import type { Caution, Referral, SafetyReason } from './messages.ts';
+import { addDays, type Day } from '../timing/calendar.ts';
+import type { WindowState } from '../timing/windows.ts';
 import { SAFETY_RULES } from './safetyRules.ts';
 
 /** A candidate after all rules of safety. */
@@ -14,8 +16,34 @@ export interface AssessedTreatment {
   readonly forbidden: SafetyReason | null;
 }
 
+/** What has no season, and waits, is done within so many days; our own estimate. */
+const WITHIN_DAYS = 45;
+
+/** The window of a step that may not be done before a day. Returns null where nothing of it is left then. */
+function stateFrom(until: Day, state: WindowState): WindowState | null {
+  switch (state.kind) {
+    case 'always':
+      return opensOn(until, addDays(until, WITHIN_DAYS));
+    case 'open':
+    case 'opens': {
+      const { from, to } = state.span;
+      return until > to ? null : opensOn(from > until ? from : until, to);
+    }
+    case 'watch':
+    case 'never':
+      return null;
+  }
+}
+
+const opensOn = (from: Day, to: Day): WindowState => ({
+  kind: 'opens',
+  span: { from, to },
+  closedSince: null,
+});
+
 /**
- * Applies every safety rule to a candidate, whatever its probability or rank. The first rule that forbids decides;
+ * Applies every safety rule to a candidate, whatever its probability or rank. The first rule that forbids decides; what a rule
+ * postpones is due when it may be done;
  * cautions of the rules before it add up.
  */
 export function judge(candidate: Candidate, context: AdviceContext): AssessedTreatment {
@@ -25,6 +53,7 @@ export function judge(candidate: Candidate, context: AdviceContext): AssessedTre
   }));
   const planCautions: Caution[] = [];
   const referTo: Referral[] = [];
+  let due = candidate;
   for (const rule of SAFETY_RULES) {
     const ruling = rule(candidate, context);
     switch (ruling.kind) {
@@ -40,9 +69,16 @@ export function judge(candidate: Candidate, context: AdviceContext): AssessedTre
         cautions.push(ruling.caution);
         referTo.push(ruling.to);
         break;
+      case 'postpone': {
+        const state = stateFrom(ruling.until, due.state);
+        if (!state) return { candidate, cautions, planCautions, referTo, forbidden: ruling.reason };
+        due = { ...due, state };
+        cautions.push({ code: 'postponed', why: ruling.reason });
+        break;
+      }
       case 'forbid':
         return { candidate, cautions, planCautions, referTo, forbidden: ruling.reason };
     }
   }
-  return { candidate, cautions, planCautions, referTo, forbidden: null };
+  return { candidate: due, cautions, planCautions, referTo, forbidden: null };
 }

@@ -5,6 +5,7 @@ import { day, findingId } from '../../test/setting.ts';
 import { CATEGORIES, type Category } from '../schema/cause.ts';
 import { placeSchema } from '../schema/place.ts';
 import { windowSchema } from '../schema/window.ts';
+import { addDays, type Day } from '../timing/calendar.ts';
 import type { Candidate } from './candidates.ts';
 import type { AdviceContext } from './context.ts';
 import * as rules from './safetyRules.ts';
@@ -27,6 +28,7 @@ const insecticide = { classes: ['insecticide'] };
 
 const allow = { kind: 'allow' };
 const forbid = (code: string) => ({ kind: 'forbid', reason: { code } });
+const postponed = (code: string, until: Day) => ({ kind: 'postpone', reason: { code }, until });
 const caution = (code: string) => ({ kind: 'caution', caution: { code } });
 const planCaution = (code: string) => ({ kind: 'plan-caution', caution: { code } });
 const reporting = (...ids: string[]) => ({ reported: new Set(ids.map(findingId)) });
@@ -146,10 +148,11 @@ describe('systemic insecticides', () => {
 
 describe('open blossom', () => {
   const inBloom = reporting('plant-in-bloom');
+  const afterThreeWeeks = postponed('open-blossom', addDays(context().today, 21));
   it.each([
-    [['insecticide'], forbid('open-blossom')],
-    [['miticide'], forbid('open-blossom')],
-    [['fungicide', 'insecticide'], forbid('open-blossom')],
+    [['insecticide'], afterThreeWeeks],
+    [['miticide'], afterThreeWeeks],
+    [['fungicide', 'insecticide'], afterThreeWeeks],
     [['fungicide'], allow],
     [[], allow],
   ])('of a plant reported in flower, %j', (classes, ruling) => {
@@ -159,7 +162,7 @@ describe('open blossom', () => {
     const traits = { bloom: windowSchema.parse('05-01..05-25') };
     const on = (today: string) =>
       rules.openBlossom(candidate(insecticide), context({ traits, today: day(today) }));
-    expect(on('2026-05-10')).toEqual(forbid('open-blossom'));
+    expect(on('2026-05-10')).toEqual(postponed('open-blossom', day('2026-05-26')));
     expect(on('2026-08-01')).toEqual(caution('never-on-open-blossom'));
   });
 });
@@ -167,19 +170,34 @@ describe('open blossom', () => {
 describe('oils and soaps', () => {
   const soap = candidate({ ...insecticide, oilOrSoap: true });
   // Common practice: above about 90 F they burn leaves.
-  const inHeat = { kind: 'forbid', reason: { code: 'oil-in-heat', maxCelsius: 32 } };
+  const reason = { code: 'oil-in-heat', maxCelsius: 32 };
+  const heat = { kind: 'postpone', reason };
+  // No cooler day comes.
+  const inHeat = { kind: 'forbid', reason };
   const careful = { kind: 'caution', caution: { code: 'oil-limits', maxCelsius: 32 } };
   const at = (maxCelsius: number) => ({
     almanac: { ...context().almanac, normalOn: () => ({ minCelsius: 20, maxCelsius }) },
   });
   it.each([
-    ['in a hot spell', reporting('hot-spell'), inHeat],
-    ['on a thirsty plant', reporting('soil-dry'), forbid('oil-on-thirsty-plant')],
+    ['in a hot spell', reporting('hot-spell'), { ...heat, until: addDays(context().today, 7) }],
+    [
+      'on a thirsty plant',
+      reporting('soil-dry'),
+      postponed('oil-on-thirsty-plant', addDays(context().today, 3)),
+    ],
     ['where the normal day reaches the limit', at(32), inHeat],
     ['where the normal day stays below it', at(31.9), careful],
     ['on a mild day', {}, careful],
   ])('%s', (_, change, ruling) => {
     expect(rules.oilInHeat(soap, context(change))).toEqual(ruling);
+  });
+
+  it('wait for the first day whose normal maximum is below the limit', () => {
+    const { today, almanac } = context();
+    const cool = addDays(today, 40);
+    const normalOn = (on: Day) => ({ minCelsius: 20, maxCelsius: on < cool ? 33 : 31 });
+    const summer = context({ almanac: { ...almanac, normalOn } });
+    expect(rules.oilInHeat(soap, summer)).toEqual({ ...heat, until: cool });
   });
   it('concern no other product', () => {
     expect(rules.oilInHeat(candidate(insecticide), context(reporting('hot-spell')))).toEqual(allow);

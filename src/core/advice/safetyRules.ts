@@ -1,5 +1,6 @@
 import type { Category } from '../schema/cause.ts';
 import { RELIED_ON } from '../schema/reliedOn.ts';
+import { addDays, type Day } from '../timing/calendar.ts';
 import type { Traits } from '../schema/plant.ts';
 import type { ProductClass, Treatment } from '../schema/treatment.ts';
 import type { Candidate } from './candidates.ts';
@@ -13,6 +14,8 @@ export type Ruling =
   /** Holds for the whole plan, so it is said once. */
   | { readonly kind: 'plan-caution'; readonly caution: Caution }
   | { readonly kind: 'refer'; readonly to: Referral; readonly caution: Caution }
+  /** Not before a day; forbidden where its window is over by then. */
+  | { readonly kind: 'postpone'; readonly reason: SafetyReason; readonly until: Day }
   | { readonly kind: 'forbid'; readonly reason: SafetyReason };
 
 /** One hard rule of safety, tested on its own. */
@@ -22,6 +25,8 @@ const ALLOW: Ruling = { kind: 'allow' };
 const warn = (caution: Caution): Ruling => ({ kind: 'caution', caution });
 const warnPlan = (caution: Caution): Ruling => ({ kind: 'plan-caution', caution });
 const forbid = (reason: SafetyReason): Ruling => ({ kind: 'forbid', reason });
+const postpone = (reason: SafetyReason, until: Day | null): Ruling =>
+  until === null ? forbid(reason) : { kind: 'postpone', reason, until };
 
 /** Product classes that kill nothing; every other one, and any new one, is taken to kill. */
 const HARMLESS: readonly ProductClass[] = ['repellent', 'nutrient'];
@@ -90,15 +95,19 @@ export const systemicOnFood: SafetyRule = ({ treatment }, { traits }) =>
     ? forbid({ code: 'systemic-on-food' })
     : ALLOW;
 
-function inBloom(context: AdviceContext): boolean {
-  if (context.reported.has(SAFETY_FINDINGS.inBloom)) return true;
-  const { bloom } = context.traits;
-  return bloom !== undefined && context.almanac.state(bloom, context.today).kind === 'open';
+/** How long a plant flowers of which no dates are known, in days; our own estimate. */
+const BLOOM_DAYS = 21;
+
+/** The day after the bloom, where the plant is in flower. Returns null where it is not. */
+function afterBloom({ reported, traits, almanac, today }: AdviceContext): Day | null {
+  const state = traits.bloom === undefined ? null : almanac.state(traits.bloom, today);
+  if (state?.kind === 'open') return addDays(state.span.to, 1);
+  return reported.has(SAFETY_FINDINGS.inBloom) ? addDays(today, BLOOM_DAYS) : null;
 }
 
 /**
- * Forbids insecticides and miticides on a plant in flower, and systemic ones at any time on plants that bees visit;
- * otherwise warns. The plant is in flower when that is reported, or when the day of the advice is one of the days of
+ * Postpones insecticides and miticides on a plant in flower until the bloom is over, and forbids systemic ones at any
+ * time on plants that bees visit; otherwise warns. The plant is in flower when that is reported, or when the day of the advice is one of the days of
  * its bloom window.
  */
 export const openBlossom: SafetyRule = ({ treatment }, context) => {
@@ -106,27 +115,45 @@ export const openBlossom: SafetyRule = ({ treatment }, context) => {
   if (treatment.systemic && isBeeVisited(context.traits)) {
     return forbid({ code: 'systemic-where-bees-visit' });
   }
-  return inBloom(context)
-    ? forbid({ code: 'open-blossom' })
-    : warn({ code: 'never-on-open-blossom' });
+  const until = afterBloom(context);
+  return until === null
+    ? warn({ code: 'never-on-open-blossom' })
+    : postpone({ code: 'open-blossom' }, until);
 };
 
 /** Above this, oils and soaps burn leaves (common practice: about 90 F). */
 export const OIL_LIMIT_CELSIUS = 32;
 
+/** A hot spell lasts about so long, and a thirsty plant that is watered takes so long to fill, in days; our own estimates. */
+const HOT_SPELL_DAYS = 7;
+const RECOVERY_DAYS = 3;
+/** Days ahead in which a cooler one is looked for. */
+const COOLER_WITHIN_DAYS = 150;
+
+/** The first day from `from` on whose normal maximum is below the limit. Returns null where none comes soon. */
+function coolerDay({ almanac }: AdviceContext, from: Day): Day | null {
+  for (let day = from; day <= from + COOLER_WITHIN_DAYS; day = addDays(day, 1))
+    if (almanac.normalOn(day).maxCelsius < OIL_LIMIT_CELSIUS) return day;
+  return null;
+}
+
 /**
- * Forbids oils and soaps in a reported hot spell, where the normal maximum of the day is at least {@link
+ * Postpones oils and soaps in a reported hot spell, where the normal maximum of the day is at least {@link
  * OIL_LIMIT_CELSIUS} degrees Celsius, and on a plant reported dry; otherwise warns.
  */
-export const oilInHeat: SafetyRule = ({ treatment }, { reported, almanac, today }) => {
+export const oilInHeat: SafetyRule = ({ treatment }, context) => {
   if (!treatment.oilOrSoap) return ALLOW;
-  if (
-    reported.has(SAFETY_FINDINGS.heat) ||
-    almanac.normalOn(today).maxCelsius >= OIL_LIMIT_CELSIUS
-  ) {
-    return forbid({ code: 'oil-in-heat', maxCelsius: OIL_LIMIT_CELSIUS });
+  const { reported, almanac, today } = context;
+  const isHotSpell = reported.has(SAFETY_FINDINGS.heat);
+  if (isHotSpell || almanac.normalOn(today).maxCelsius >= OIL_LIMIT_CELSIUS) {
+    const from = isHotSpell ? addDays(today, HOT_SPELL_DAYS) : today;
+    return postpone(
+      { code: 'oil-in-heat', maxCelsius: OIL_LIMIT_CELSIUS },
+      coolerDay(context, from),
+    );
   }
-  if (reported.has(SAFETY_FINDINGS.dry)) return forbid({ code: 'oil-on-thirsty-plant' });
+  if (reported.has(SAFETY_FINDINGS.dry))
+    return postpone({ code: 'oil-on-thirsty-plant' }, addDays(today, RECOVERY_DAYS));
   return warn({ code: 'oil-limits', maxCelsius: OIL_LIMIT_CELSIUS });
 };
 
