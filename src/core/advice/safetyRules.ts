@@ -107,8 +107,8 @@ function afterBloom({ reported, traits, almanac, today }: AdviceContext): Day | 
 
 /**
  * Postpones insecticides and miticides on a plant in flower until the bloom is over, and forbids systemic ones at any
- * time on plants that bees visit; otherwise warns. The plant is in flower when that is reported, or when the day of the advice is one of the days of
- * its bloom window.
+ * time on plants that bees visit; otherwise warns. The plant is in flower when that is reported, or when the day of the
+ * advice is one of the days of its bloom window.
  */
 export const openBlossom: SafetyRule = ({ treatment }, context) => {
   if (!treatment.classes.some((one) => one === 'insecticide' || one === 'miticide')) return ALLOW;

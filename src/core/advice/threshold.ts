@@ -10,7 +10,7 @@ const { little, some, much, over } = RELIED_ON.findings;
 /** What an enquirer answered or said about how much is affected. */
 export type HowMuch = Pick<AdviceContext, 'reported'>;
 
-/** Whether it is known how much is affected. */
+/** Whether it is known how much of the plant is affected: under 10 percent, up to a third, more, or nothing new. */
 export const isExtentKnown = ({ reported }: HowMuch): boolean =>
   [little, some, much, over].some((one) => reported.has(one));
 
@@ -37,6 +37,6 @@ export function whyBorne(harm: Harm, { reported }: HowMuch): BorneReason | null 
 /** Rungs whose steps wait until more is affected: products repay neither their cost nor their risk before. */
 const FROM: Rung = 'low-toxicity';
 
-/** Whether a step of a rung is left for when more is affected. */
+/** Whether a step of a rung is left for when about 30 percent is affected. */
 export const waitsForMore = (rung: Rung): boolean =>
   RUNGS.indexOf(rung) >= RUNGS.indexOf(FROM) && rung !== 'replace' && rung !== 'professional';

@@ -13,7 +13,7 @@ import {
 } from '../diagnosis/explain.ts';
 import type { Report } from '../diagnosis/evidence.ts';
 import type { Experience } from '../diagnosis/learning.ts';
-import { buildNetwork, FIRST_SINGLE, type Network } from '../diagnosis/network.ts';
+import { FIRST_SINGLE, type Network } from '../diagnosis/network.ts';
 import { findCounterfactuals, type Counterfactuals } from '../questions/counterfactuals.ts';
 import { weighAll, type Weighing } from '../diagnosis/posterior.ts';
 import { mentionProbability } from '../diagnosis/nonMention.ts';
@@ -23,30 +23,26 @@ import { findQuestions, rankSamples, type Inquiry, type Question } from '../ques
 import { openFirst } from '../questions/openFirst.ts';
 import { applyStoppingRule, stopsAtRequest, type StoppingDecision } from '../questions/stopping.ts';
 import { isRelevant } from '../diagnosis/weigh.ts';
-import { memoize } from '../util/memoize.ts';
 import { answersTo } from './answersTo.ts';
 import { careBeside } from './careBeside.ts';
 import { doubtfulMeasures, type MeasureDoubt } from './doubts.ts';
 import type { Answer, Enquiry } from './enquiry.ts';
-import { stanceOf } from './stance.ts';
+import { keepFor, type Kept } from './kept.ts';
+import { stanceOf, type Stance } from './stance.ts';
 import { withHeight } from './height.ts';
-import { makeLanguageContext } from '../library/languageContext.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { Presence } from '../schema/range.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
-import { extract, type Extracted, type ExtractedFinding } from '../language/extract.ts';
-import { findDangers, type FoundDanger } from '../language/dangers.ts';
+import type { Extracted, ExtractedFinding } from '../language/extract.ts';
 import type { Token } from '../language/tokens.ts';
 import { similarityToCauses } from '../language/textSimilarity.ts';
-import { saidAmounts, type SaidAmount } from '../language/amounts.ts';
-import { saidSizes, type SaidSize } from '../language/sizes.ts';
-import { partByPlant, type PlantPart } from '../language/severalPlants.ts';
+import type { SaidAmount } from '../language/amounts.ts';
+import type { SaidSize } from '../language/sizes.ts';
+import type { PlantPart } from '../language/severalPlants.ts';
 import type { RankedPlant } from '../language/plantNames.ts';
-import { createAlmanacs, type Almanac } from '../timing/almanac.ts';
-import type { Coordinates } from '../timing/climate.ts';
+import type { Almanac } from '../timing/almanac.ts';
 import type { Day } from '../timing/calendar.ts';
-import type { WeatherDay } from '../timing/weather.ts';
 
 /** A cause in the ranking, with what speaks for and against it. */
 export interface RankedCause {
@@ -161,93 +157,13 @@ function rankCauses(
 
 const countWords = (text: string): number => text.split(/\s+/).filter(Boolean).length;
 
-/** Networks, almanacs and parsed texts that are cached; an advisor's day needs a handful. */
-const MAX_CACHED = 64;
-
-interface Setting {
-  readonly plant: PlantId | null;
-  readonly place: Coordinates;
-  readonly today: Day;
-  readonly experience: Experience;
-  readonly weather: readonly WeatherDay[];
-  readonly since: Day | null;
-  readonly country: string | null;
-}
-
-type Spoken = Pick<Enquiry, 'words' | 'plant'>;
-
-const spokenKey = ({ words, plant }: Spoken): string => `${plant ?? ''} ${words}`;
-
-type Whereabouts = Pick<Setting, 'place' | 'weather'>;
-
-/** Tells apart places and runs of weather; days that are changed change the weighted sum. */
-function whereKey({ place: { lat, lon, height }, weather }: Whereabouts): string {
-  const sum = weather.reduce(
-    (total, { minCelsius, maxCelsius }, i) => total + (i + 1) * (minCelsius + 2 * maxCelsius),
-    0,
-  );
-  return `${lat} ${lon} ${height ?? ''} ${weather.length} ${weather.at(-1)?.day ?? ''} ${sum}`;
-}
-
-/** What is worked out once and kept between the answers of an enquiry. */
-interface Kept {
-  readonly almanacs: (where: Whereabouts) => Almanac;
-  readonly networks: (setting: Setting) => Network;
-  readonly extracting: (spoken: Spoken) => Extracted;
-  readonly partsOf: (spoken: Spoken) => readonly PlantPart[];
-  readonly amounts: (enquiry: Enquiry) => readonly SaidAmount[];
-  readonly sizes: (enquiry: Enquiry) => readonly SaidSize[];
-  readonly dangers: (words: string) => readonly FoundDanger[];
-}
-
 /**
  * Makes a consultant over a compiled library. It caches networks, almanacs and parsed texts of at most 64 enquiries
  * each; results do not depend on the cache. It never throws on a valid enquiry. Probabilities in its answers are
  * between 0 and 1.
  */
 export function createConsultant(library: Compiled): Consultant {
-  const makeAlmanac = createAlmanacs(library.places);
-  const almanacs = memoize(({ place, weather }: Whereabouts) => makeAlmanac(place, weather), {
-    keyOf: whereKey,
-    max: MAX_CACHED,
-  });
-  const networks = memoize(
-    (setting: Setting) =>
-      buildNetwork(library, setting.plant, { ...setting, almanac: almanacs(setting) }),
-    {
-      keyOf: (setting) =>
-        `${setting.plant ?? ''} ${whereKey(setting)} ${setting.today} ${setting.since ?? ''} ${setting.country ?? ''} ${[...setting.experience].join(' ')}`,
-      max: MAX_CACHED,
-    },
-  );
-  const languageContext = makeLanguageContext(library);
-  const extracting = memoize(({ words, plant }: Spoken) => extract(languageContext, words, plant), {
-    keyOf: spokenKey,
-    max: MAX_CACHED,
-  });
-  const partsOf = memoize(
-    ({ words, plant }: Spoken) =>
-      plant === null && extracting({ words, plant }).plants.length > 1
-        ? partByPlant(languageContext, words)
-        : [],
-    { keyOf: spokenKey, max: MAX_CACHED },
-  );
-  const amounts = memoize(
-    ({ words, place, today }: Enquiry) =>
-      saidAmounts(words, { today, south: place.lat < 0, fahrenheit: usesFahrenheit(place) }),
-    {
-      keyOf: ({ words, place: { lat, lon }, today }) => `${lat} ${lon} ${today} ${words}`,
-      max: MAX_CACHED,
-    },
-  );
-  const sizes = memoize(({ words, place }: Enquiry) => saidSizes(words, usesFahrenheit(place)), {
-    keyOf: ({ words, place }) => `${usesFahrenheit(place) ? 'feet' : 'metres'} ${words}`,
-    max: MAX_CACHED,
-  });
-  const dangers = memoize((words: string) => findDangers(library.dangers, words), {
-    max: MAX_CACHED,
-  });
-  const kept: Kept = { almanacs, networks, extracting, partsOf, amounts, sizes, dangers };
+  const kept = keepFor(library);
   return (enquiry) => consult(library, enquiry, kept);
 }
 
@@ -286,22 +202,29 @@ function urgentIn(
   return urgentOf(found, handled, contacts, country);
 }
 
-function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation {
+/** An enquiry with what was understood of it and how its causes are weighed. */
+interface Understood extends Pick<Consultation, 'amounts' | 'sizes'> {
+  readonly country: string | null;
+  readonly plant: PlantId | null;
+  readonly extracted: Extracted;
+  /** Findings in the words, by a height that was said in numbers too. */
+  readonly heard: readonly ExtractedFinding[];
+  readonly reports: readonly Report[];
+  readonly stance: Stance;
+  readonly network: Network;
+  readonly weighing: Weighing;
+  readonly context: AdviceContext;
+}
+
+function understand(library: Compiled, enquiry: Enquiry, kept: Kept): Understood {
   const { words, today, answers, experience, place, weather } = enquiry;
   const country = enquiry.country ?? countryAt(library.places, place);
   const extracted = kept.extracting({ words, plant: enquiry.plant });
   const amounts = kept.amounts(enquiry);
-  const plant = enquiry.plant ?? extracted.plants[0]?.plant ?? null;
-  const network = kept.networks({
-    plant,
-    place,
-    weather,
-    today,
-    since: sinceOf(amounts, today),
-    country,
-    experience,
-  });
   const sizes = kept.sizes(enquiry);
+  const plant = enquiry.plant ?? extracted.plants[0]?.plant ?? null;
+  const since = sinceOf(amounts, today);
+  const network = kept.networks({ plant, place, weather, today, since, country, experience });
   const heard = withHeight(extracted.findings, sizes);
   const reports = reportsOf(heard, answers);
   const stance = stanceOf(library, extracted, answers, reports);
@@ -309,42 +232,52 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     similarity: similarityToCauses(library.descriptions(), wordsStanding(extracted, answers)),
     ...stance,
   });
-  const { posterior, evidence } = weighing;
+  const almanac = kept.almanacs(enquiry);
+  const context = contextOf(library, { ...enquiry, country }, plant, reports, almanac);
+  const said = { amounts, sizes, extracted, heard, reports };
+  return { ...said, country, plant, stance, network, weighing, context };
+}
+
+/** What to ask next, whether to go on asking, and what that was judged by. Once settled only how much is affected is asked. */
+function askNext(library: Compiled, about: Understood, answers: readonly Answer[], plan: Advice) {
+  const { network, weighing, reports, plant, extracted, stance, context } = about;
+  const { posterior } = weighing;
   const skipped = new Set(answers.flatMap((one) => (one.kind === 'unknown' ? [one.asked] : [])));
   const inquiry = findQuestions(library, network, posterior, reports, skipped);
   const questions = openFirst(inquiry.questions, plant, extracted.halfHeard);
-  const samples = rankSamples(inquiry);
-  const context = contextOf(
-    library,
-    { ...enquiry, country },
-    plant,
-    reports,
-    kept.almanacs(enquiry),
-  );
-  const planned = planAdvice(library, network, posterior, context);
-  const urgent = urgentIn(library, enquiry, country, kept);
   const stopping =
     (stance.asks ? stopsAtRequest(network, posterior) : null) ??
-    applyStoppingRule(network, posterior, questions, samples, reports.length);
-  const extent = extentQuestion(library, leadOf(network, posterior), planned, context, skipped);
+    applyStoppingRule(network, posterior, questions, rankSamples(inquiry), reports.length);
+  const extent = extentQuestion(library, leadOf(network, posterior), plan, context, skipped);
+  const ask = stopping.settled ? [extent].filter((one) => one !== null) : questions.slice(0, 3);
+  return { ask, stopping, inquiry };
+}
+
+function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation {
+  const understood = understand(library, enquiry, kept);
+  const { extracted, heard, reports, network, weighing, context, amounts, country } = understood;
+  const { posterior, evidence } = weighing;
+  const planned = planAdvice(library, network, posterior, context);
+  const urgent = urgentIn(library, enquiry, country, kept);
   const advice = urgent === null ? planned : withheld(planned, urgent);
+  const { ask, stopping, inquiry } = askNext(library, understood, enquiry.answers, planned);
+  const presenceOf = (cause: Cause): Presence | null => library.presenceOf(cause, country);
+  const isTrouble = understood.stance.reportsTrouble;
   return {
     urgent,
     plants: extracted.plants,
     parts: kept.partsOf(enquiry),
     amounts,
-    sizes,
+    sizes: understood.sizes,
     extracted: heard.filter(({ finding }) => tellsHere(library, network, finding)),
-    causes: rankCauses(network, weighing, experience, (cause) =>
-      library.presenceOf(cause, country),
-    ),
+    causes: rankCauses(network, weighing, enquiry.experience, presenceOf),
     explanation: posterior.explanation,
     nothingWrong: posterior.nothingWrong,
     unexplained: posterior.notInLibrary,
-    ask: stopping.settled ? (extent ? [extent] : []) : questions.slice(0, 3),
+    ask,
     stopping,
     conflicts: findConflicts(library, network, reports, evidence, readTogether(heard)),
-    doubts: doubtfulMeasures(words, amounts),
+    doubts: doubtfulMeasures(enquiry.words, amounts),
     counterfactuals: counterfactualsOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),
     advice,
@@ -354,20 +287,11 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
       posterior,
       advice,
       context,
-      words,
-      care: stance.reportsTrouble ? careBeside(library, network, extracted, context) : null,
+      words: enquiry.words,
+      care: isTrouble ? careBeside(library, network, extracted, context) : null,
     }),
   };
 }
-
-/** Where people say degrees Fahrenheit: the United States, roughly. */
-const FAHRENHEIT = { south: 18, north: 49.4, west: -170, east: -66.9 } as const;
-
-const usesFahrenheit = ({ lat, lon }: Coordinates): boolean =>
-  lat > FAHRENHEIT.south &&
-  lat < FAHRENHEIT.north &&
-  lon > FAHRENHEIT.west &&
-  lon < FAHRENHEIT.east;
 
 /** Longer ago than this it began in a year whose season says nothing of this one. */
 const MAX_AGO_DAYS = 300;

@@ -90,7 +90,7 @@ export interface JudgedReadings {
   readonly halfHeard: readonly Chosen[];
 }
 
-/** Judges the readings of a text. */
+/** Judges the readings of a text, each by the probability that it is right. */
 export function judgeReadings(all: ToJudge): JudgedReadings {
   const { model, kept, assertion, implied } = all;
   const described = describedOf(all, FAINT);
