@@ -220,7 +220,7 @@ function headlineEnd(end: HeadlineEnd, today: Day): string {
 export function headlineText(headline: Headline, today: Day): string {
   if (headline.code === 'urgent') return headline.say;
   if (headline.code === 'not-known-here')
-    return `What is described looks like ${midSentence(headline.cause)}, which is not known here. It may be something alike, or the first one: touch nothing, photograph it, and report it.`;
+    return `${likelihoodWords(headline.probability)}: ${midSentence(headline.cause)}, which is not known here. It may be something alike, or the first one: touch nothing, photograph it, and report it.`;
   if (headline.code === 'no-cause-yet')
     return 'What was said does not point to a cause yet: find out more before doing anything.';
   const { cause, probability, together, say, isCare, then } = headline;

@@ -35,7 +35,7 @@ function step(
     rung: made.rung,
     when: { from: TODAY, to: null, state: { kind: 'always' } },
     cautions: [],
-    work: { treatment: made, rule },
+    work: { treatment: made, rule, notBefore: null },
   };
 }
 const FIND_OUT: Step = { ...step('Send a sample.'), work: null };
@@ -63,6 +63,7 @@ function option(
     planCautions: [],
     referTo: [],
     forbidden: null,
+    notBefore: null,
     ...change,
   };
 }

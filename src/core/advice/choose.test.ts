@@ -26,6 +26,7 @@ function step(
     planCautions: [],
     referTo: [],
     forbidden: null,
+    notBefore: null,
   };
 }
 const ids = (steps: readonly AssessedTreatment[]): string[] =>

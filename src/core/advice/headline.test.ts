@@ -27,6 +27,7 @@ const step = (state: Chosen['candidate']['state']): Chosen => ({
   planCautions: [],
   referTo: [],
   forbidden: null,
+  notBefore: null,
   gain: 1,
 });
 

@@ -34,7 +34,12 @@ export interface Step {
   readonly when: { readonly from: Day; readonly to: Day | null; readonly state: WindowState };
   readonly cautions: readonly Caution[];
   /** Its treatment with the window that holds for this cause; null for what is found out first. */
-  readonly work: { readonly treatment: Treatment; readonly rule: WindowRule | null } | null;
+  readonly work: {
+    readonly treatment: Treatment;
+    readonly rule: WindowRule | null;
+    /** The day before which safety forbids it; null where it does not. */
+    readonly notBefore: Day | null;
+  } | null;
 }
 
 /** What to tell the enquirer. */
@@ -87,7 +92,7 @@ function toStep(chosen: Chosen, named: readonly Cause[], today: Day): Step {
     rung: treatment.rung,
     when: { ...spanOf(state, today), state },
     cautions: distinct(chosen.cautions),
-    work: { treatment, rule },
+    work: { treatment, rule, notBefore: chosen.notBefore },
   };
 }
 
@@ -245,9 +250,9 @@ export function planAdvice(
   const { today, country } = context;
   const reports = context.reported.size;
   const lead = leadOnReport(leadOf(network, posterior), reports);
-  if (lead && reports > 0 && library.presenceOf(lead.cause, country) === 'absent')
-    return notKnownHere(lead, context);
-  const suspects = suspectsOf(network, posterior);
+  const isAbsent = (cause: Cause): boolean => library.presenceOf(cause, country) === 'absent';
+  if (lead && reports > 0 && isAbsent(lead.cause)) return notKnownHere(lead, context);
+  const suspects = suspectsOf(network, posterior).filter(({ cause }) => !isAbsent(cause));
   const judged = gatherCandidates(library, suspects, context).map((one) => judge(one, context));
   const { allowed, hidden } = sift(judged, lead, context);
   // Without any report there is nothing yet to do something about.

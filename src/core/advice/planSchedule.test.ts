@@ -1,5 +1,6 @@
 import { advise, ADVICE_DAY, pestLibrary, treatmentEntry } from '../../test/advised.ts';
-import { day, plantId } from '../../test/setting.ts';
+import { day, findingId, plantId } from '../../test/setting.ts';
+import { RELIED_ON } from '../schema/reliedOn.ts';
 import { addDays } from '../timing/calendar.ts';
 import { planSchedule, type ScheduleWish } from './planSchedule.ts';
 
@@ -137,4 +138,31 @@ describe('rain after a spray', () => {
   it('leaves what the plant has taken up', () => {
     expect(next(true)).toMatchObject({ on: addDays(today, 11), why: null });
   });
+});
+
+it('dates a step that safety postpones from the day on which it may be done', () => {
+  const spray = treatmentEntry('soap', {
+    rung: 'low-toxicity',
+    classes: ['insecticide'],
+    limits: { rainFreeHours: 6 },
+    repeat: { everyDays: 7, times: 2 },
+  });
+  const library = pestLibrary(
+    {
+      category: 'insect',
+      harm: { plant: 'serious', pace: 'weeks' },
+      treatments: [{ use: 'soap', effect: 'strong' }],
+    },
+    [spray],
+  );
+  const reported = new Set([findingId('sign'), RELIED_ON.findings.inBloom]);
+  const advice = advise(library, { reported }, true, 0.95);
+  const until = addDays(day(ADVICE_DAY), 21);
+  expect(advice.steps.map(({ when }) => when.from)).toEqual([until]);
+  const [step] = planSchedule(library, advice, wish).steps;
+  expect(step?.state).toMatchObject({ kind: 'opens', span: { from: until } });
+  expect(step?.list.every(({ on }) => on >= until)).toBe(true);
+  // Once that day has come it is dated like any other.
+  const later = planSchedule(library, advice, { ...wish, today: addDays(until, 3) }).steps[0];
+  expect(later?.state.kind).toBe('always');
 });

@@ -1,14 +1,12 @@
 import type { Compiled } from '../library/compile.ts';
 import type { PlantId } from '../schema/common.ts';
-import type { Treatment } from '../schema/treatment.ts';
-import type { WindowRule } from '../schema/window.ts';
 import {
   scheduleFor,
   type PlannedStep,
   type Schedule,
   type ScheduleRequest,
 } from '../timing/schedule.ts';
-import type { Advice } from './plan.ts';
+import type { Advice, Step } from './plan.ts';
 
 /** What a schedule takes from the case besides the advice. */
 export type ScheduleWish = Pick<
@@ -25,11 +23,12 @@ export interface PlanSchedule extends Schedule {
 const KILLS_INSECTS = ['insecticide', 'miticide'] as const;
 
 /** A treatment is a spray where the library says how long it must stay dry or how much wind it bears. */
-function plannedStep(treatment: Treatment, rule: WindowRule | null): PlannedStep {
+function plannedStep({ treatment, rule, notBefore }: NonNullable<Step['work']>): PlannedStep {
   const { id, limits, repeat, systemic, classes, modeOfAction } = treatment;
   return {
     id,
     rule,
+    notBefore,
     limits: limits ?? null,
     repeat: repeat ?? null,
     spray: limits?.rainFreeHours !== undefined || limits?.maxWindKmh !== undefined,
@@ -55,7 +54,7 @@ export function planSchedule(
     places: library.places,
     bloom: traits.bloom ?? null,
     indoors: traits.indoors === true,
-    steps: steps.flatMap(({ work }) => (work ? [plannedStep(work.treatment, work.rule)] : [])),
+    steps: steps.flatMap(({ work }) => (work ? [plannedStep(work)] : [])),
   });
   return { ...schedule, food: (traits.edible ?? 'none') !== 'none' };
 }

@@ -19,6 +19,7 @@ it('lets a practice pass with the cautions of the library', () => {
     planCautions: [],
     referTo: [],
     forbidden: null,
+    notBefore: null,
   });
 });
 
@@ -38,6 +39,7 @@ it('adds up what the rules say of a product', () => {
     planCautions: [{ code: 'keep-away-until-dry' }, { code: 'label-decides' }],
     referTo: ['licensed-applicator'],
     forbidden: null,
+    notBefore: null,
   });
 });
 
@@ -71,8 +73,9 @@ describe('a step that a rule postpones', () => {
     ['that opens before it', inWindow(10, 40, 'opens'), 21, 40],
     ['that opens after it', inWindow(30, 40, 'opens'), 30, 40],
   ])('is due then: %s', (_, state, from, to) => {
-    const { candidate, cautions, forbidden } = due(state);
+    const { candidate, cautions, forbidden, notBefore } = due(state);
     expect(forbidden).toBeNull();
+    expect(notBefore).toBe(until);
     expect(candidate.state).toEqual(inWindow(from, to, 'opens'));
     expect(cautions).toContainEqual({ code: 'postponed', why: { code: 'open-blossom' } });
   });

@@ -1,8 +1,8 @@
 import type { Candidate } from './candidates.ts';
 import type { AdviceContext } from './context.ts';
 import type { Caution, Referral, SafetyReason } from './messages.ts';
-import { addDays, type Day } from '../timing/calendar.ts';
-import type { WindowState } from '../timing/windows.ts';
+import type { Day } from '../timing/calendar.ts';
+import { postponed } from '../timing/windows.ts';
 import { SAFETY_RULES } from './safetyRules.ts';
 
 /** A candidate after all rules of safety. */
@@ -14,37 +14,13 @@ export interface AssessedTreatment {
   readonly referTo: readonly Referral[];
   /** Why it must not be recommended; null when it may. */
   readonly forbidden: SafetyReason | null;
+  /** The day before which it must not be done; null where no rule postpones it. */
+  readonly notBefore: Day | null;
 }
-
-/** What has no season, and waits, is done within so many days; our own estimate. */
-const WITHIN_DAYS = 45;
-
-/** The window of a step that may not be done before a day. Returns null where nothing of it is left then. */
-function stateFrom(until: Day, state: WindowState): WindowState | null {
-  switch (state.kind) {
-    case 'always':
-      return opensOn(until, addDays(until, WITHIN_DAYS));
-    case 'open':
-    case 'opens': {
-      const { from, to } = state.span;
-      return until > to ? null : opensOn(from > until ? from : until, to);
-    }
-    case 'watch':
-    case 'never':
-      return null;
-  }
-}
-
-const opensOn = (from: Day, to: Day): WindowState => ({
-  kind: 'opens',
-  span: { from, to },
-  closedSince: null,
-});
 
 /**
- * Applies every safety rule to a candidate, whatever its probability or rank. The first rule that forbids decides; what a rule
- * postpones is due when it may be done;
- * cautions of the rules before it add up.
+ * Applies every safety rule to a candidate, whatever its probability or rank. The first rule that forbids decides; what
+ * rules postpone is due when all of them allow it; cautions of the rules before add up.
  */
 export function judge(candidate: Candidate, context: AdviceContext): AssessedTreatment {
   const cautions: Caution[] = candidate.treatment.cautions.map((text) => ({
@@ -53,7 +29,14 @@ export function judge(candidate: Candidate, context: AdviceContext): AssessedTre
   }));
   const planCautions: Caution[] = [];
   const referTo: Referral[] = [];
-  let due = candidate;
+  let notBefore: Day | null = null;
+  const ruled = { cautions, planCautions, referTo };
+  const refused = (reason: SafetyReason): AssessedTreatment => ({
+    ...ruled,
+    candidate,
+    forbidden: reason,
+    notBefore: null,
+  });
   for (const rule of SAFETY_RULES) {
     const ruling = rule(candidate, context);
     switch (ruling.kind) {
@@ -69,16 +52,20 @@ export function judge(candidate: Candidate, context: AdviceContext): AssessedTre
         cautions.push(ruling.caution);
         referTo.push(ruling.to);
         break;
-      case 'postpone': {
-        const state = stateFrom(ruling.until, due.state);
-        if (!state) return { candidate, cautions, planCautions, referTo, forbidden: ruling.reason };
-        due = { ...due, state };
+      case 'postpone':
+        if (postponed(candidate.state, ruling.until) === null) return refused(ruling.reason);
+        notBefore = notBefore === null || ruling.until > notBefore ? ruling.until : notBefore;
         cautions.push({ code: 'postponed', why: ruling.reason });
         break;
-      }
       case 'forbid':
-        return { candidate, cautions, planCautions, referTo, forbidden: ruling.reason };
+        return refused(ruling.reason);
     }
   }
-  return { candidate: due, cautions, planCautions, referTo, forbidden: null };
+  const state = notBefore === null ? null : postponed(candidate.state, notBefore);
+  return {
+    ...ruled,
+    candidate: state ? { ...candidate, state } : candidate,
+    forbidden: null,
+    notBefore,
+  };
 }

@@ -39,6 +39,7 @@ function step(
     planCautions: [],
     referTo: [],
     forbidden: null,
+    notBefore: null,
     gain,
   };
 }

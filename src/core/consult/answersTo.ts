@@ -59,7 +59,9 @@ function answerableFrom(
   { library, network, context, words }: Omit<About, 'care'>,
   { posterior, advice }: Reading,
 ): Answerable {
-  const lead = leadOf(network, posterior);
+  // Nothing is to be done against what is not known in the country, so no request is answered from it.
+  const isKnownHere = advice.headline.code !== 'not-known-here';
+  const lead = isKnownHere ? leadOf(network, posterior) : null;
   return {
     advice,
     lead,

@@ -136,6 +136,46 @@ describe('a cause that is not known in the country', () => {
     expect(leader(answerIn('nz', 'webs on the fern'))).toBe('mold');
   });
 
+  it('answers no request with what could be done against it', () => {
+    const ask = (country: string) =>
+      answerIn(country, 'webs on the fern and dust. Can I spray it?');
+    expect(ask('us').answers.map(({ reply }) => reply.code)).not.toContain('find-out-first');
+    expect(ask('nz').answers.map(({ reply }) => reply.code)).toEqual(['find-out-first']);
+  });
+
+  it('is not treated beside another cause that leads', () => {
+    const both = createConsultant(
+      miniLibrary(
+        [
+          { id: 'webs', extra: { phrases: ['web|webs'], background: 'telltale' } },
+          { id: 'dust', extra: { phrases: ['dust'], background: 'rare' } },
+        ],
+        [
+          {
+            id: 'mites',
+            findings: { webs: 'always', dust: 'always' },
+            extra: {
+              category: 'mite',
+              common: 'very-common',
+              range: { established: ['us'], asOf: 2026, source: 'practice' },
+              treatments: [{ use: 'wash', effect: 'strong' }],
+            },
+          },
+          {
+            id: 'mold',
+            findings: { webs: 'usual', dust: 'seldom' },
+            extra: { common: 'rare', treatments: [{ use: 'clip', effect: 'good' }] },
+          },
+        ],
+        { 'treatments/t.yaml': [treatmentEntry('wash'), treatmentEntry('clip')] },
+      ),
+    );
+    const { causes, advice } = both(enquiry('webs on the fern', { country: 'nz' }));
+    expect(causes.map(({ cause }) => cause.id)).toEqual(['mold', 'mites']);
+    expect(causes[1]?.probability).toBeGreaterThan(0.1);
+    expect(advice.steps.map(({ id }) => id)).not.toContain('wash');
+  });
+
   it('is reported and not treated where all points to it', () => {
     const words = 'webs on the fern and dust';
     expect(answerIn('us', words).advice.steps.map(({ id }) => id)).toContain('wash');

@@ -10,18 +10,15 @@ const SURE = 0.95;
 const { tall } = RELIED_ON.findings;
 
 /**
- * What was heard, with the height that was said in numbers deciding whether the plant is taller than can be reached:
- * safety hangs on it, and a number says it better than a word. `sizes` are in metres.
+ * What was heard, and that the plant is taller than can be reached where a height in metres says so. A small height
+ * lifts nothing: safety hangs on it, and it may be that of a shoot.
  */
 export function withHeight(
   heard: readonly ExtractedFinding[],
   sizes: readonly SaidSize[],
 ): readonly ExtractedFinding[] {
-  const heights = sizes.flatMap((one) => (one.kind === 'height' ? [one] : []));
-  const [first, ...others] = heights;
-  if (!first) return heard;
-  const { metres, span } = others.reduce((a, b) => (b.metres > a.metres ? b : a), first);
-  const rest = heard.filter(({ finding }) => finding !== tall);
-  if (metres < IN_REACH_METRES) return rest;
-  return [...rest, { finding: tall, value: true, sure: SURE, span }];
+  const found = sizes.find((one) => one.kind === 'height' && one.metres >= IN_REACH_METRES);
+  if (!found) return heard;
+  const others = heard.filter(({ finding }) => finding !== tall);
+  return [...others, { finding: tall, value: true, sure: SURE, span: found.span }];
 }

@@ -3,6 +3,7 @@ import { WORD_MODEL_FILE, type ReadLibrary } from './read.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { ForKinds } from '../schema/kinds.ts';
 import { LIST } from '../schema/danger.ts';
+import { COUNTRY_FORM } from '../schema/fieldFault.ts';
 import type { WindowRule } from '../schema/window.ts';
 import type { Library } from '../schema/library.ts';
 import { UNPUBLISHED } from '../schema/source.ts';
@@ -222,14 +223,12 @@ function checkRates(library: Library, report: Report): void {
   }
 }
 
-const COUNTRY = /^[a-z]{2}$/;
-
 function checkRanges({ causes, areas }: Library, known: Known, report: Report): void {
   const named = ids(areas);
   for (const { id, range } of causes) {
     if (!range) continue;
     for (const where of [...range.established, ...range.spreading])
-      if (!COUNTRY.test(where) && !named.has(where))
+      if (!COUNTRY_FORM.test(where) && !named.has(where))
         report(id, 'range', { code: 'unknown-id', id: where, section: 'areas' });
     if (!known.sources.has(range.source))
       report(id, 'range', { code: 'unknown-source', source: range.source });

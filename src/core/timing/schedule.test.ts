@@ -9,6 +9,7 @@ const { library } = readMini([{ id: 'spots' }], [{ id: 'a', findings: { spots: '
 const spray: PlannedStep = {
   id: 'spray',
   rule: parseWindow('dd10 150..900'),
+  notBefore: null,
   limits: limitsSchema.parse({ rainFreeHours: 6 }),
   repeat: { everyDays: 10, times: 3 },
   spray: true,

@@ -14,7 +14,7 @@ import { climateAt } from './climate.ts';
 import { forecast, type ComingDay, type DatesRequest } from './outlook.ts';
 import { firstOfGardeningYear, withDays, yearOfWeather } from './thisYear.ts';
 import { windowReason, type WindowReason } from './windowReason.ts';
-import type { DaySpan, WindowState } from './windows.ts';
+import { postponed, type DaySpan, type WindowState } from './windows.ts';
 import {
   predictionIntervalsOf,
   ensembleForYear,
@@ -27,6 +27,8 @@ export interface PlannedStep {
   readonly id: string;
   /** Null where it can be done at any time. */
   readonly rule: WindowRule | null;
+  /** The day before which safety forbids it; null where it does not. */
+  readonly notBefore: Day | null;
   readonly limits: Limits | null;
   readonly repeat: { readonly everyDays: number; readonly times: number } | null;
   /** A spray: it must dry, and wind and rain matter. */
@@ -102,6 +104,12 @@ function rotationOf(
 const spanOf = (state: WindowState): DaySpan | null =>
   state.kind === 'open' || state.kind === 'opens' ? state.span : null;
 
+/** The state of a step that must not be done before a day; its own once that day has come. */
+function heldBack(own: WindowState, notBefore: Day | null, today: Day): WindowState {
+  if (notBefore === null || notBefore <= today) return own;
+  return postponed(own, notBefore) ?? { kind: 'never', why: 'no-opening' };
+}
+
 /** What the days of a step depend on, with what the case and the label say of it. */
 function termsOf(
   { today, done, harvest, labels }: ScheduleRequest,
@@ -146,7 +154,8 @@ export function scheduleFor(request: ScheduleRequest): Schedule {
   const steps = request.steps.map((step): StepSchedule => {
     const { id, limits, spray, insecticide, systemic } = step;
     const rule = step.rule && countedFromEvent(step.rule, request.seen, weather, south);
-    const state: WindowState = rule ? almanac.state(rule, today, bloom) : { kind: 'always' };
+    const own: WindowState = rule ? almanac.state(rule, today, bloom) : { kind: 'always' };
+    const state = heldBack(own, step.notBefore, today);
     const window = spanOf(state);
     const near = window === null || window.from < today + coming.length;
     const minds = near && !request.indoors && (spray || limits !== null);

@@ -1,7 +1,7 @@
 import { numberAt } from '../util/entryAt.ts';
 import type { MonthDay, SeasonName, StageDay, WindowRule } from '../schema/window.ts';
 import { memoizeByObject } from '../util/memoize.ts';
-import { dayAtIndex, dayIndex, DAYS_IN_YEAR, yearOf, type Day } from './calendar.ts';
+import { addDays, dayAtIndex, dayIndex, DAYS_IN_YEAR, yearOf, type Day } from './calendar.ts';
 import { accumulate, reachedAt, type SeasonYear } from './seasonYear.ts';
 
 /** First and last day of something. */
@@ -18,6 +18,31 @@ export type WindowState =
   | { readonly kind: 'watch' }
   | { readonly kind: 'open'; readonly span: DaySpan }
   | { readonly kind: 'opens'; readonly span: DaySpan; readonly closedSince: Day | null };
+
+/** What has no season is done within so many days once it is due; our own estimate. */
+const WITHIN_DAYS = 45;
+
+const opensOn = (from: Day, to: Day): WindowState => ({
+  kind: 'opens',
+  span: { from, to },
+  closedSince: null,
+});
+
+/** The state of a window that must not be used before a day. Returns null where nothing of it is left then. */
+export function postponed(state: WindowState, until: Day): WindowState | null {
+  switch (state.kind) {
+    case 'always':
+      return opensOn(until, addDays(until, WITHIN_DAYS));
+    case 'open':
+    case 'opens': {
+      const { from, to } = state.span;
+      return until > to ? null : opensOn(from > until ? from : until, to);
+    }
+    case 'watch':
+    case 'never':
+      return null;
+  }
+}
 
 /** Positions in the gardening year; `to` may run past 364 into the next one. */
 export interface Positions {
