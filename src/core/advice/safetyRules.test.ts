@@ -199,6 +199,16 @@ describe('oils and soaps', () => {
     const summer = context({ almanac: { ...almanac, normalOn } });
     expect(rules.oilInHeat(soap, summer)).toEqual({ ...heat, until: cool });
   });
+
+  it.each([
+    [150, 'postpone'],
+    [151, 'forbid'],
+  ])('look %d days ahead for it: %s', (days, kind) => {
+    const { today, almanac } = context();
+    const normalOn = (on: Day) => ({ minCelsius: 20, maxCelsius: on < today + days ? 33 : 31 });
+    const summer = context({ almanac: { ...almanac, normalOn } });
+    expect(rules.oilInHeat(soap, summer).kind).toBe(kind);
+  });
   it('concern no other product', () => {
     expect(rules.oilInHeat(candidate(insecticide), context(reporting('hot-spell')))).toEqual(allow);
   });

@@ -34,7 +34,7 @@ const spokenKey = ({ words, plant }: Spoken): string => `${plant ?? ''} ${words}
 
 type Whereabouts = Pick<Setting, 'place' | 'weather'>;
 
-/** Tells apart places and runs of weather; days that are changed change the weighted sum. */
+/** Distinguishes places and runs of weather; days that are changed change the weighted sum. */
 function whereKey({ place: { lat, lon, height }, weather }: Whereabouts): string {
   const sum = weather.reduce(
     (total, { minCelsius, maxCelsius }, i) => total + (i + 1) * (minCelsius + 2 * maxCelsius),

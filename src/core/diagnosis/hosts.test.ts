@@ -186,6 +186,21 @@ describe('a cause out of its season', () => {
   });
 });
 
+it.each([
+  ['established', 1],
+  ['spreading', 0.5],
+  ['absent', 0.02],
+  [null, 1],
+] as const)('weighs a cause that is %s in the country by %d', (presence, factor) => {
+  const model = causesOfHosts(library, hostsOf(library, plantId('red-maple')));
+  const when = circumstancesAt(library);
+  const [anywhere] = weighHosts(model, when).weights;
+  const [here] = weighHosts(model, when, () => presence).weights;
+  model.causes.forEach((_, i) =>
+    expect(here?.[i]).toBeCloseTo(factor * (anywhere?.[i] ?? NaN), 12),
+  );
+});
+
 it('multiplies the weights by what the clinic has seen', () => {
   const model = causesOfHosts(library, hostsOf(library, plantId('red-maple')));
   const [plain, seen] = [new Map(), new Map([[model.causes[0]?.id ?? never(), 30]])].map(

@@ -1,4 +1,4 @@
-import { indexAt } from '../util/entryAt.ts';
+import { entryAt, indexAt } from '../util/entryAt.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
@@ -62,7 +62,7 @@ export function buildNetwork(
   const { weights, learned } = weighHosts(frame, circumstances, library.presenceOf);
   const weighed = frame.hosts.map(({ probability }, h) => ({
     probability,
-    weights: weights[h] ?? new Float64Array(causes.length),
+    weights: entryAt(weights, h),
   }));
   const { prior, pairPrior, at, priorGivenHost } = mixPriors(weighed, pairs);
   const hosts = frame.hosts.map((one, h) => ({

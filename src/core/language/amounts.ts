@@ -1,4 +1,5 @@
 import { addDays, civil, dayOf, type Day } from '../timing/calendar.ts';
+import { litresIn } from './measures.ts';
 import { NUMBER_PATTERN, numberOf } from './numbers.ts';
 import type { Span } from './tokens.ts';
 
@@ -188,13 +189,6 @@ const OFTEN: readonly (readonly [RegExp, (number: number) => number])[] = [
 ];
 const LONG = new RegExp(`\\b(${NUMBER_PATTERN}|half an)[ -](minute|hour)s?\\b`, 'i');
 const MUCH = new RegExp(`\\b(${NUMBER_PATTERN}) (gallon|litre|liter|quart|cup)s?\\b`, 'i');
-const LITRES: Readonly<Record<string, number>> = {
-  gallon: 3.785,
-  litre: 1,
-  liter: 1,
-  quart: 0.946,
-  cup: 0.237,
-};
 const SENTENCE = /[^.!?;\n]{1,400}/g;
 
 function timesPerWeek(sentence: string): number | null {
@@ -212,9 +206,10 @@ function minutesIn(sentence: string): number | null {
   return number * (/hour/i.test(match[2] ?? '') ? 60 : 1);
 }
 
-function litresIn(sentence: string): number | null {
+function litresSaid(sentence: string): number | null {
   const match = MUCH.exec(sentence);
-  return match ? numberOf(match[1] ?? '') * (LITRES[(match[2] ?? '').toLowerCase()] ?? 1) : null;
+  const litres = litresIn(match?.[2] ?? '');
+  return litres === null ? null : numberOf(match?.[1] ?? '') * litres;
 }
 
 function wateringSaid(text: string): readonly SaidAmount[] {
@@ -225,7 +220,7 @@ function wateringSaid(text: string): readonly SaidAmount[] {
     const [times, minutes, litres] = [
       timesPerWeek(sentence),
       minutesIn(sentence),
-      litresIn(sentence),
+      litresSaid(sentence),
     ];
     if (times === null && minutes === null && litres === null) return [];
     const start = match.index + water.index;

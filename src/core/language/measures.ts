@@ -17,6 +17,18 @@ const METRES_IN = {
   foot: 0.3048,
   yard: 0.9144,
 } as const;
+/** Litres in a unit of volume by the start of its name. */
+const LITRES_IN: readonly (readonly [RegExp, number])[] = [
+  [/^gal/i, 3.785],
+  [/^(l$|lit)/i, 1],
+  [/^qua/i, 0.946],
+  [/^cup/i, 0.237],
+];
+
+/** Litres in a unit of volume by its name, US gallons and quarts. Returns null for any other word. */
+export const litresIn = (word: string): number | null =>
+  LITRES_IN.find(([pattern]) => pattern.test(word))?.[1] ?? null;
+
 export type LengthUnit = keyof typeof METRES_IN;
 
 const UNITS: readonly (readonly [RegExp, LengthUnit])[] = [

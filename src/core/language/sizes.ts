@@ -1,4 +1,4 @@
-import { findLengths, metresIn, type SaidLength } from './measures.ts';
+import { findLengths, litresIn, metresIn, type SaidLength } from './measures.ts';
 import { EXACT_NUMBER_PATTERN as NUMBER, numberOf } from './numbers.ts';
 import type { Span } from './tokens.ts';
 
@@ -32,12 +32,15 @@ function correctionOf(text: string, { span, metres, amount }: SaidLength): SaidL
   };
 }
 
-/** A length that another one corrects is not said by itself. */
+/** Behind a number or a unit, before the number that corrects it. */
+const AFTER_CORRECTED = new RegExp(
+  String.raw`(?:\d|foot|feet|inch|inches|cm|m)[^.!?;]{0,24}?${CORRECTS}$`,
+  'i',
+);
+
+/** A length that corrects another one is not said by itself. */
 const isCorrection = (text: string, { span }: SaidLength): boolean =>
-  new RegExp(
-    String.raw`\d[^.!?;]{0,24}?${CORRECTS}$|(?:foot|feet|inch|inches|cm|m)[^.!?;]{0,24}?${CORRECTS}$`,
-    'i',
-  ).test(text.slice(Math.max(0, span.start - 60), span.start));
+  AFTER_CORRECTED.test(text.slice(Math.max(0, span.start - 60), span.start));
 
 const UP = /^[^.!?;,]{0,12}\b(?:tall|high|in height)\b/i;
 const STANDS = /\b(?:stands?|height(?: of| is)?|grown to|reach(?:es|ed)?)(?: is| about| at)? $/i;
@@ -79,7 +82,6 @@ function lengthsSaid(text: string): readonly SaidSize[] {
   });
 }
 
-const LITRES_IN: Readonly<Record<string, number>> = { gal: 3.785, lit: 1, l: 1, qua: 0.946 };
 const POT_VOLUME = new RegExp(
   String.raw`\b(${NUMBER})[ -]?(gal(?:lon)?|lit(?:re|er)|l|quart)s?\b[ -](?:[a-z]+ )?(?:pots?|buckets?|containers?|tubs?|planters?|bags?)\b`,
   'gi',
@@ -87,9 +89,9 @@ const POT_VOLUME = new RegExp(
 
 function potVolumes(text: string): readonly SaidSize[] {
   return [...text.matchAll(POT_VOLUME)].flatMap((match): SaidSize[] => {
-    const litres = LITRES_IN[(match[2] ?? '').toLowerCase().slice(0, 3)];
+    const litres = litresIn(match[2] ?? '');
     const number = numberOf(match[1] ?? '');
-    if (litres === undefined || !Number.isFinite(number)) return [];
+    if (litres === null || !Number.isFinite(number)) return [];
     return [{ kind: 'pot-volume', litres: number * litres, span: spanOf(match) }];
   });
 }

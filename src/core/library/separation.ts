@@ -1,3 +1,4 @@
+import { entryAt } from '../util/entryAt.ts';
 import type { Compiled } from './compile.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 
@@ -31,7 +32,7 @@ function similarityTable(strengths: readonly Strengths[]): (a: number, b: number
     const at = a * count + b;
     const found = known[at] ?? NaN;
     if (!Number.isNaN(found)) return found;
-    const value = profileSimilarity(strengths[a] ?? new Map(), strengths[b] ?? new Map());
+    const value = profileSimilarity(entryAt(strengths, a), entryAt(strengths, b));
     known[at] = value;
     return value;
   };

@@ -1,8 +1,7 @@
-import { entryAt, numberAt } from '../util/entryAt.ts';
+import { entryAt, indexAt, numberAt } from '../util/entryAt.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Finding } from '../schema/finding.ts';
 import type { FindingId, PlantId } from '../schema/common.ts';
-import { NONE } from '../diagnosis/likelihood.ts';
 import type { Strengths } from '../knowledge/strengths.ts';
 import { suits } from '../schema/kinds.ts';
 import { tabulate } from '../util/maths.ts';
@@ -171,11 +170,10 @@ function shownByLikely(
   };
   const explaining = [...held].filter(explains);
   const among = new Set(explaining);
-  const explained = probabilities.reduce(
-    (sum, one, k) =>
-      among.has(first[k] ?? NONE) || among.has(second[k] ?? NONE) ? sum + one : sum,
-    0,
-  );
+  const explained = probabilities.reduce((sum, one, k) => {
+    const holds = among.has(indexAt(first, k)) || among.has(indexAt(second, k));
+    return holds ? sum + one : sum;
+  }, 0);
   const asked = explained >= EXPLAINED ? explaining : [...held];
   return new Set(
     asked.flatMap((position) =>

@@ -196,3 +196,33 @@ describe('a question for some kinds of plant', () => {
     expect(asked({ except: ['fern'] })).not.toContain('decides');
   });
 });
+
+describe('causes that explain nothing of the complaint', () => {
+  // The rival is shown by a sign of its own, and by nothing that was reported.
+  const findings = ['spots', 'rings', 'burrow'].map((id) => ({
+    id,
+    extra: { background: 'telltale' },
+  }));
+  const causes = (common: string): MiniCause[] => [
+    cause('a', 'water', { spots: 'always', rings: 'usual' }),
+    cause('b', 'prune', { spots: 'always' }),
+    {
+      ...cause('digger', 'pull', { burrow: 'always' }),
+      extra: { ...cause('digger', 'pull', {}).extra, common },
+    },
+  ];
+  const asked = (common: string, reports: Report[]): string[] =>
+    ask(findings, causes(common), reports).map(({ finding }) => finding);
+
+  it('are not asked about where the others hold nearly all probability', () => {
+    expect(asked('occasional', [seen('spots')])).toEqual(['rings']);
+  });
+
+  it.each<[string, string, Report[]]>([
+    ['nothing is reported', 'occasional', []],
+    ['the report is doubtful', 'occasional', [{ ...seen('spots'), sure: 0.59 }]],
+    ['it was only denied', 'occasional', [seen('rings', false)]],
+  ])('are asked about where %s', (_, common, reports) => {
+    expect(asked(common, reports)).toContain('burrow');
+  });
+});

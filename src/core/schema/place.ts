@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { entryAt } from '../util/entryAt.ts';
 import { placeIdSchema, sourceRefSchema } from './common.ts';
 import { COUNTRY_FORM, fieldIssue } from './fieldFault.ts';
 
@@ -24,7 +25,7 @@ export const placeSchema = z
     source: sourceRefSchema,
   })
   .refine(
-    (place) => place.minCelsius.every((low, month) => low < (place.maxCelsius[month] ?? low)),
+    (place) => place.minCelsius.every((low, month) => low < entryAt(place.maxCelsius, month)),
     {
       ...fieldIssue({ code: 'months-crossed' }),
       path: ['minCelsius'],

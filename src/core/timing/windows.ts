@@ -87,7 +87,7 @@ const seasonProgress = memoizeByObject((year: SeasonYear): Float64Array => {
 function positionOf(rising: Float64Array, value: number): number {
   const after = reachedAt(rising, value);
   if (after === null) return DAYS_IN_YEAR - 1;
-  const above = rising[after] ?? value;
+  const above = numberAt(rising, after);
   const below = after === 0 ? 0 : numberAt(rising, after - 1);
   return above === below ? after : after - (above - value) / (above - below);
 }

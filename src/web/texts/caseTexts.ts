@@ -51,6 +51,7 @@ export const caseTexts = {
   onlyASampleWouldHelp: 'Only a sample would help:',
   cannotTell: 'Cannot tell',
   halfHeard: (words: string) => `They said “${words}”:`,
+  noneOfTheLook: 'No to all questions of the first look',
   noneOfThese: (many: number) => `None of these ${many}`,
   plantNumber: (number: number) => `Plant ${number}`,
   words: 'Words',

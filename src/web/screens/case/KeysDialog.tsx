@@ -32,6 +32,7 @@ const KEYS = [
   ['Alt Y', caseTexts.yesToTheFirstQuestion],
   ['Alt N', caseTexts.noToTheFirstQuestion],
   ['Alt U', caseTexts.cannotTell],
+  ['Alt 0', caseTexts.noneOfTheLook],
   ['Alt T', caseTexts.goToDates],
   ['Alt G', caseTexts.urgentKey],
   ['Alt P', caseTexts.addAnotherPlant],
