@@ -17,6 +17,7 @@ export function adviceContext(
     approach: 'integrated',
     channel: 'phone',
     country: null,
+    laws: [],
     reported: new Set(),
     ruledOut: new Set(),
     ...change,

@@ -3,11 +3,13 @@ import type {
   Caution,
   Headline,
   HeadlineEnd,
+  LocalLaw,
   NextWindow,
   NotDoingReason,
   Referral,
   StepText,
 } from '../core/advice/messages.ts';
+import type { LawOffice } from '../core/schema/law.ts';
 import type { Channel } from '../core/advice/context.ts';
 import type { Day } from '../core/timing/calendar.ts';
 import type { WindowState } from '../core/timing/windows.ts';
@@ -21,6 +23,7 @@ type WithData =
   | 'postponed'
   | 'oil-in-heat'
   | 'oil-limits'
+  | 'local-law'
   | 'presumptive'
   | 'wait'
   | 'too-late';
@@ -55,6 +58,27 @@ const REASONS: Catalog<NotDoingReason> = {
 const bothDegrees = (celsius: number): string =>
   `${celsius} C (${Math.round((celsius * 9) / 5 + 32)} F)`;
 
+const OFFICES: Readonly<Record<LawOffice, string>> = {
+  council: 'the council',
+  'pesticide-office': 'the office that registers pesticides',
+  'plant-health-office': 'the plant health office',
+  'wildlife-office': 'the wildlife office',
+  'fire-service': 'the fire service',
+  'water-supplier': 'the water supplier',
+};
+
+const COUNTRIES = new Intl.DisplayNames(['en-US'], { type: 'region' });
+
+/** The rule of a place, with where it holds and who knows it. */
+function localLawText({ say, country, inParts, who }: LocalLaw): string {
+  const known = `Ask ${OFFICES[who]}.`;
+  if (country === null)
+    return `The country is not known, so the strictest rule holds: ${say} ${known}`;
+  const name = COUNTRIES.of(country.toUpperCase()) ?? country;
+  const within = inParts ? `in parts of ${name}` : name;
+  return `Local rule (${within}): ${say} ${known}`;
+}
+
 /** Why something is not to be done. */
 export function notDoingText(reason: NotDoingReason): string {
   switch (reason.code) {
@@ -64,6 +88,8 @@ export function notDoingText(reason: NotDoingReason): string {
       return `Oils and soaps burn leaves above about ${bothDegrees(reason.maxCelsius)}; wait for cooler days.`;
     case 'borne':
       return BORNE[reason.why];
+    case 'local-law':
+      return localLawText(reason);
     default:
       return REASONS[reason.code];
   }
@@ -99,6 +125,8 @@ export function cautionText(caution: Caution): string {
       return caution.text;
     case 'presumptive':
       return PRESUMPTIVE[caution.channel];
+    case 'local-law':
+      return localLawText(caution);
     case 'postponed':
       return `Not before then. ${notDoingText(caution.why)}`;
     case 'oil-limits':

@@ -50,6 +50,7 @@ export function faultText(fault: LibraryFault): string {
     case 'id-form':
     case 'country-form':
     case 'no-pattern':
+    case 'closed-season':
       return fieldText(fault);
     default:
       return qualityText(fault);
@@ -73,6 +74,8 @@ function fieldText(fault: FieldFault): string {
       return 'a country is two small letters, for example "us"';
     case 'no-pattern':
       return 'is no regular expression';
+    case 'closed-season':
+      return 'a closed season needs its days, and only that; write closed: {from: 03-01, to: 08-31}';
   }
 }
 

@@ -1,4 +1,5 @@
 import type { FindingId, PlantId } from '../schema/common.ts';
+import type { Law } from '../schema/law.ts';
 import type { Traits } from '../schema/plant.ts';
 import type { Almanac } from '../timing/almanac.ts';
 import type { Day } from '../timing/calendar.ts';
@@ -22,6 +23,8 @@ export interface AdviceContext {
   readonly channel: Channel;
   /** By ISO 3166; null where it is not known. */
   readonly country: string | null;
+  /** Those of the country; of all countries where it is not known. */
+  readonly laws: readonly Law[];
   /** Findings reported as true. */
   readonly reported: ReadonlySet<FindingId>;
   /** Findings answered as not so; what was only overheard as denied lifts no caution. */

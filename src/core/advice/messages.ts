@@ -1,10 +1,22 @@
 import type { Channel } from './context.ts';
+import type { LawOffice } from '../schema/law.ts';
 import type { Day } from '../timing/calendar.ts';
 
 /** Words of the library, which come in its own language. */
 export interface LibraryText {
   readonly code: 'library';
   readonly text: string;
+}
+
+/** A rule of a place. `country` by ISO 3166, null where it is not known and the strictest holds. */
+export interface LocalLaw {
+  readonly code: 'local-law';
+  /** The library's sentence. */
+  readonly say: string;
+  readonly country: string | null;
+  /** It holds in parts of the country only. */
+  readonly inParts: boolean;
+  readonly who: LawOffice;
 }
 
 /** Why a hard rule of safety forbids a treatment. */
@@ -22,7 +34,8 @@ export type SafetyReason =
         | 'near-open-water';
     }
   /** `maxCelsius`: air temperature above which oils and soaps burn, degrees Celsius. */
-  | { readonly code: 'oil-in-heat'; readonly maxCelsius: number };
+  | { readonly code: 'oil-in-heat'; readonly maxCelsius: number }
+  | LocalLaw;
 
 /** Why the enquirer's approach hides a treatment. */
 export interface HiddenReason {
@@ -55,6 +68,7 @@ export type Caution =
   | { readonly code: 'presumptive'; readonly channel: Channel }
   /** A rule of safety moved the step to a later day. */
   | { readonly code: 'postponed'; readonly why: SafetyReason }
+  | LocalLaw
   | LibraryText;
 
 /** Whom to call in. */

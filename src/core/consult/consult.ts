@@ -182,6 +182,7 @@ function contextOf(
     approach,
     channel,
     country,
+    laws: library.lawsOf(country),
     reported: new Set(reports.filter(({ value }) => value).map(({ finding }) => finding)),
     // "No dog here" in passing does not say that no child is about: what lifts a caution is asked for.
     ruledOut: new Set(

@@ -89,8 +89,8 @@ const stepId = ({ id }: CareTopic, step: number): TreatmentId =>
 /** The steps of a topic as practices of the ladder. */
 export function careTreatments(topic: CareTopic): readonly Treatment[] {
   const { name, source } = topic;
-  return topic.steps.map(({ rung, text, when, classes, organic, aloft, who }, i) => {
-    const hazards = { classes, organic, aloft, who };
+  return topic.steps.map(({ rung, text, when, classes, organic, aloft, matters, who }, i) => {
+    const hazards = { classes, organic, aloft, matters, who };
     const treatment = { ...ANY_STEP, ...hazards, id: stepId(topic, i), name, rung, text, source };
     return when === undefined ? treatment : { ...treatment, when };
   });

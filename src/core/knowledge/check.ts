@@ -178,6 +178,7 @@ function checkSources(library: Library, known: Known, report: Report): void {
     library.groups,
     library.looks,
     library.areas,
+    library.laws,
     library.causes,
     library.careTopics,
     library.dangers,
@@ -220,6 +221,21 @@ function checkRates(library: Library, report: Report): void {
   ];
   for (const [id, text] of texts) {
     if (RATE.test(text)) report(id, 'text', { code: 'rate' });
+  }
+}
+
+function checkLaws({ laws, areas }: Library, known: Known, report: Report): void {
+  const named = ids(areas);
+  for (const { id, where, causes, plants } of laws) {
+    for (const one of where)
+      if (!COUNTRY_FORM.test(one) && !named.has(one))
+        report(id, 'where', { code: 'unknown-id', id: one, section: 'areas' });
+    for (const one of causes)
+      if (!known.causes.has(one))
+        report(id, 'causes', { code: 'unknown-id', id: one, section: 'causes' });
+    for (const one of plants)
+      if (!known.plants.has(one))
+        report(id, 'plants', { code: 'unknown-id', id: one, section: 'plants' });
   }
 }
 
@@ -286,6 +302,7 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   checkRates(library, report);
   checkClasses(library, report);
   checkRanges(library, known, report);
+  checkLaws(library, known, report);
   checkDangers(library, report);
   checkWordModel(library, known, report);
   for (const plant of library.plants) {

@@ -5,6 +5,7 @@ import { contactsSchema, dangerSchema } from '../schema/danger.ts';
 import { fieldFaultOf } from '../schema/fieldFault.ts';
 import { findingGroupSchema, findingSchema, wordClassesSchema } from '../schema/finding.ts';
 import type { Library } from '../schema/library.ts';
+import { lawSchema } from '../schema/law.ts';
 import { lookSchema } from '../schema/look.ts';
 import { placeSchema } from '../schema/place.ts';
 import { plantSchema } from '../schema/plant.ts';
@@ -34,6 +35,7 @@ const SECTIONS = {
   views: viewSchema,
   places: placeSchema,
   areas: areaSchema,
+  law: lawSchema,
   dangers: dangerSchema,
   contacts: contactsSchema,
   sources: sourceSchema,
@@ -171,6 +173,7 @@ export function readLibrary(
     views: readSection('views', SECTIONS.views, input, issues, files),
     places: readSection('places', SECTIONS.places, input, issues, files),
     areas: readSection('areas', SECTIONS.areas, input, issues, files),
+    laws: readSection('law', SECTIONS.law, input, issues, files),
     dangers: readSection('dangers', SECTIONS.dangers, input, issues, files),
     contacts: readSection('contacts', SECTIONS.contacts, input, issues, files),
     dangerWords: readWordLists('language/danger-words.yaml', input, issues),

@@ -17,6 +17,7 @@ import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId, TreatmentId } from '../schema/common.ts';
 import type { Finding, FindingGroup } from '../schema/finding.ts';
 import type { Library } from '../schema/library.ts';
+import { lawsOf, type Law } from '../schema/law.ts';
 import type { Look } from '../schema/look.ts';
 import type { Place } from '../schema/place.ts';
 import type { Plant } from '../schema/plant.ts';
@@ -59,6 +60,8 @@ export interface Compiled {
   readonly hosting: Hosting;
   /** How a cause stands in a country, by ISO 3166; null where that is not known. */
   readonly presenceOf: (cause: Cause, country: string | null) => Presence | null;
+  /** The laws of a country, by ISO 3166; all of them for null. */
+  readonly lawsOf: (country: string | null) => readonly Law[];
   readonly dangers: Dangers;
   readonly contacts: readonly Contacts[];
 }
@@ -127,6 +130,11 @@ function presenceOf({ areas }: Library): Compiled['presenceOf'] {
   return ({ range }, country) => presenceIn(range, country, byName);
 }
 
+function lawsIn({ laws, areas }: Library): Compiled['lawsOf'] {
+  const byName = byId(areas);
+  return (country) => lawsOf(laws, country, byName);
+}
+
 /** The look that shows each finding. */
 function lookOf({ looks }: Library): Compiled['lookOf'] {
   const known = new Map<string, Look>(looks.flatMap((look) => look.shows.map((id) => [id, look])));
@@ -180,6 +188,7 @@ export function compileLibrary(library: Library): Compiled {
     shownBy: shownBy(strengths),
     hosting: buildHosting(allCauses, taxonomy),
     presenceOf: presenceOf(library),
+    lawsOf: lawsIn(library),
     dangers: compileDangers(library.dangers, library.dangerWords),
     contacts: library.contacts,
   };

@@ -137,7 +137,13 @@ export const careTopicSchema = z.strictObject({
       z.strictObject({
         text: z.string().min(10),
         rung: z.enum(RUNGS),
-        ...hazardsSchema.pick({ classes: true, organic: true, aloft: true, who: true }).shape,
+        ...hazardsSchema.pick({
+          classes: true,
+          organic: true,
+          aloft: true,
+          matters: true,
+          who: true,
+        }).shape,
         when: windowSchema.optional(),
         ...forKinds,
       }),

@@ -16,6 +16,7 @@ const fieldFaultSchema = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('id-form') }),
   z.strictObject({ code: z.literal('country-form') }),
   z.strictObject({ code: z.literal('no-pattern') }),
+  z.strictObject({ code: z.literal('closed-season') }),
 ]);
 
 export type FieldFault = Readonly<z.infer<typeof fieldFaultSchema>>;

@@ -1,6 +1,7 @@
 import type { CareTopic, Cause } from './cause.ts';
 import type { Contacts, Danger } from './danger.ts';
 import type { Finding, FindingGroup } from './finding.ts';
+import type { Law } from './law.ts';
 import type { Look } from './look.ts';
 import type { Place } from './place.ts';
 import type { Plant } from './plant.ts';
@@ -28,6 +29,7 @@ export interface Library {
   readonly views: readonly View[];
   readonly places: readonly Place[];
   readonly areas: readonly Area[];
+  readonly laws: readonly Law[];
   readonly dangers: readonly Danger[];
   readonly contacts: readonly Contacts[];
   /** Words of the patterns of dangers. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MATTERS } from './law.ts';
 import { BURDEN } from './scale.ts';
 import { sourceRefSchema, treatmentIdSchema, wordOf } from './common.ts';
 import { windowSchema } from './window.ts';
@@ -51,6 +52,8 @@ const HAZARDS = {
   aloft: z.boolean().default(false),
   /** Dangerous to dogs, cats or children who find it. */
   petHazard: z.boolean().default(false),
+  /** What it does that the law of a place may rule; what follows from the fields above is not named. */
+  matters: z.array(z.enum(MATTERS)).default([]),
 };
 const WHO = z
   .enum(['anyone', 'arborist', 'licensed', 'wildlife', 'pest-control'])
