@@ -3,6 +3,7 @@ import type { Consultant, Consultation, RankedCause } from '../core/consult/cons
 import type { Answer, Enquiry } from '../core/consult/enquiry.ts';
 import type { Answered } from '../core/advice/answers.ts';
 import type { Urgent } from '../core/advice/urgent.ts';
+import { firstQuantity, type Amount } from '../core/schema/amount.ts';
 import { isPesticide } from '../core/advice/safetyRules.ts';
 import type { Question } from '../core/questions/questions.ts';
 import { CHANGE_QUESTION } from '../core/questions/candidateChange.ts';
@@ -40,6 +41,7 @@ import {
   TEXT_SIMILARITY_LABEL,
   TROUBLE_LABEL,
 } from '../wording/evidence.ts';
+import { amountInWords } from '../wording/quantities.ts';
 import { conflictText, openQuestion, stoppingText } from '../wording/questions.ts';
 import {
   consultRequestSchema,
@@ -269,6 +271,17 @@ function describeAnswer(
   };
 }
 
+function describeAmount(amount: Amount): ConsultResponse['advice']['steps'][number]['amount'] {
+  if (amount.parts.length === 0) return null;
+  const first = firstQuantity(amount);
+  return {
+    text: amountInWords(amount),
+    value: first?.from ?? null,
+    unit: first?.unit ?? null,
+    assumed: [],
+  };
+}
+
 function describeAdvice(
   { advice, answers }: Consultation,
   { words, today }: Enquiry,
@@ -277,7 +290,7 @@ function describeAdvice(
     verdict: advice.verdict,
     headline: headlineText(advice.headline, today),
     answers: answers.map((one) => describeAnswer(one, words, today)),
-    steps: advice.steps.map(({ id, text, rung, when, cautions, work }) => ({
+    steps: advice.steps.map(({ id, text, rung, when, cautions, amount, work }) => ({
       id,
       text: stepText(text),
       rung,
@@ -287,6 +300,7 @@ function describeAdvice(
         note: whenText(when.state, today),
       },
       cautions: cautions.map(cautionText),
+      amount: amount && describeAmount(amount),
       product: work !== null && isPesticide(work.treatment),
     })),
     cautions: advice.cautions.map(cautionText),

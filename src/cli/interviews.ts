@@ -90,7 +90,12 @@ function adviceText({ advice }: ConsultResponse): string {
   const parts = [
     headline,
     ...answers.map(({ text }) => text),
-    ...steps.flatMap(({ text, when, cautions: own }) => [text, when.note, ...own]),
+    ...steps.flatMap(({ text, when, amount, cautions: own }) => [
+      text,
+      amount?.text ?? '',
+      when.note,
+      ...own,
+    ]),
     ...cautions,
     ...refer,
     ...notDoing.flatMap(({ text, why }) => [text, why]),

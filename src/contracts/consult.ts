@@ -251,6 +251,17 @@ export const consultResponseSchema = z.object({
         rung: z.enum(RUNGS),
         when: z.object({ from: z.string(), to: z.string().nullable(), note: z.string() }),
         cautions: z.array(z.string()),
+        /** How much, how often, how deep, for how long. `value` is the least; null where the text holds no number. */
+        amount: z
+          .object({
+            text: z.string(),
+            value: z.number().nullable(),
+            unit: z.string().nullable(),
+            assumed: z.array(z.string()),
+          })
+          .nullable()
+          // Answers that were kept before there were any.
+          .default(null),
         /** A product that kills something: its label decides. */
         product: z.boolean(),
       }),

@@ -42,6 +42,7 @@ export function candidateOf(
       ...treatment,
     }),
     text: 'Do it.',
+    amount: null,
     rule: null,
     state: { kind: 'always' },
     targets,

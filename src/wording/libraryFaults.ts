@@ -51,6 +51,7 @@ export function faultText(fault: LibraryFault): string {
     case 'country-form':
     case 'no-pattern':
     case 'closed-season':
+    case 'no-amount':
       return fieldText(fault);
     default:
       return qualityText(fault);
@@ -76,6 +77,8 @@ function fieldText(fault: FieldFault): string {
       return 'is no regular expression';
     case 'closed-season':
       return 'a closed season needs its days, and only that; write closed: {from: 03-01, to: 08-31}';
+    case 'no-amount':
+      return `"${fault.text}" names no amount: write "every 7..10 days, 3 times", "5..8 cm deep" or "none"; units are ${fault.units.join(', ')}`;
   }
 }
 

@@ -35,6 +35,7 @@ function step(
     rung: made.rung,
     when: { from: TODAY, to: null, state: { kind: 'always' } },
     cautions: [],
+    amount: null,
     work: { treatment: made, rule, notBefore: null },
   };
 }

@@ -236,10 +236,22 @@ function whatProduct(about: Answerable): Reply {
 }
 
 const HAS_AMOUNT = /\d|\b(once|twice|daily|weekly|every)\b/i;
+const hasAmount = (step: Step): boolean =>
+  (step.amount !== null && step.amount.parts.length > 0) || HAS_AMOUNT.test(textOf(step));
+
+/** A question of care: what the library says of it, and where it is asked how much, the steps that have an amount. */
+function careSaid(about: Answerable, { kind, act }: Request, { cause }: Lead): Reply {
+  const steps = kind === 'how-much' ? doable(about).filter(hasAmount) : [];
+  const asked = steps.filter((step) => act !== null && doesWork(step, act));
+  const counted = (asked.length > 0 ? asked : steps).slice(0, MAX_STEPS);
+  return counted.length === 0
+    ? { code: 'library', text: cause.say }
+    : { code: 'care', say: cause.say, steps: counted, cautions: [] };
+}
 
 function howMuch(about: Answerable, act: Act | null): Reply {
   const steps = doable(about).filter((step) => act === null || doesWork(step, act));
-  const counted = steps.filter((step) => HAS_AMOUNT.test(textOf(step)));
+  const counted = steps.filter(hasAmount);
   if (counted.length > 0) return stepsFrom('none', counted);
   const product = steps.some(({ work }) => work !== null && isPesticide(work.treatment));
   return { code: product ? 'amount-on-label' : 'no-amount' };
@@ -327,7 +339,7 @@ function replyTo(request: Request, about: Answerable): Reply | null {
   const { lead, advice } = about;
   if (request.kind === 'theory') return theoryIn(about, request);
   if (lead && isCareTopic(lead.cause) && advice.verdict !== 'find-out')
-    return { code: 'library', text: lead.cause.say };
+    return careSaid(about, request, lead);
   switch (request.kind) {
     case 'identify':
       return identify(about);

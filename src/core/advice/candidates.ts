@@ -4,6 +4,7 @@ import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import { BURDEN, EFFECT, HARM, RISK } from '../schema/scale.ts';
 import { isSeasonless, type Cause, type Harm, type TreatmentOption } from '../schema/cause.ts';
+import type { Amount } from '../schema/amount.ts';
 import { suits } from '../schema/kinds.ts';
 import type { Treatment } from '../schema/treatment.ts';
 import type { WindowRule } from '../schema/window.ts';
@@ -21,6 +22,8 @@ export interface Suspect {
 export interface Candidate {
   readonly treatment: Treatment;
   readonly text: string;
+  /** How much, how often, how deep, for how long; null where the library names none. */
+  readonly amount: Amount | null;
   /** When it can be done; null at any time. */
   readonly rule: WindowRule | null;
   readonly state: WindowState;
@@ -104,6 +107,7 @@ export function gatherCandidates(
           : {
               treatment,
               text: option.text ?? treatment.text,
+              amount: option.amount ?? treatment.amount ?? null,
               rule,
               state: stateOf(rule, context),
               targets: [target],

@@ -2,6 +2,7 @@ import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Compiled } from '../library/compile.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
+import type { Amount } from '../schema/amount.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { Rung, Treatment } from '../schema/treatment.ts';
 import type { View } from '../schema/view.ts';
@@ -33,6 +34,8 @@ export interface Step {
   /** `state` is that of its window on the day of the advice. */
   readonly when: { readonly from: Day; readonly to: Day | null; readonly state: WindowState };
   readonly cautions: readonly Caution[];
+  /** How much, how often, how deep, for how long; null where none is known or needed. */
+  readonly amount: Amount | null;
   /** Its treatment with the window that holds for this cause; null for what is found out first. */
   readonly work: {
     readonly treatment: Treatment;
@@ -85,13 +88,14 @@ function textOf({ candidate: { text, targets } }: Chosen, named: readonly Cause[
 }
 
 function toStep(chosen: Chosen, named: readonly Cause[], today: Day): Step {
-  const { treatment, state, rule } = chosen.candidate;
+  const { treatment, state, rule, amount } = chosen.candidate;
   return {
     id: treatment.id,
     text: textOf(chosen, named),
     rung: treatment.rung,
     when: { ...spanOf(state, today), state },
     cautions: distinct(chosen.cautions),
+    amount,
     work: { treatment, rule, notBefore: chosen.notBefore },
   };
 }
@@ -113,6 +117,7 @@ function confirmStep(lead: Lead, verdict: Verdict, today: Day): Step[] {
       rung: 'leave',
       when: atOnce(today),
       cautions: [],
+      amount: null,
       work: null,
     },
   ];
@@ -123,6 +128,7 @@ const FIND_OUT: Omit<Step, 'when'> = {
   text: { code: 'send-sample' },
   rung: 'leave',
   cautions: [],
+  amount: null,
   work: null,
 };
 
@@ -131,6 +137,7 @@ const REPORT: Omit<Step, 'when'> = {
   text: { code: 'report-not-known-here' },
   rung: 'professional',
   cautions: [],
+  amount: null,
   work: null,
 };
 
@@ -143,6 +150,7 @@ const ASK_AGAIN: Omit<Step, 'when'> = {
   text: { code: 'ask-again' },
   rung: 'leave',
   cautions: [],
+  amount: null,
   work: null,
 };
 

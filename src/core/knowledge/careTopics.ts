@@ -89,9 +89,8 @@ const stepId = ({ id }: CareTopic, step: number): TreatmentId =>
 /** The steps of a topic as practices of the ladder. */
 export function careTreatments(topic: CareTopic): readonly Treatment[] {
   const { name, source } = topic;
-  return topic.steps.map(({ rung, text, when, classes, organic, aloft, matters, who }, i) => {
-    const hazards = { classes, organic, aloft, matters, who };
-    const treatment = { ...ANY_STEP, ...hazards, id: stepId(topic, i), name, rung, text, source };
-    return when === undefined ? treatment : { ...treatment, when };
+  return topic.steps.map((step, i) => {
+    const { only: _only, except: _except, ...own } = step;
+    return { ...ANY_STEP, ...own, id: stepId(topic, i), name, source };
   });
 }

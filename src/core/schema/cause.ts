@@ -1,3 +1,4 @@
+import { amountSchema } from './amount.ts';
 import { z } from 'zod';
 import { COMMONNESS, EFFECT, FREQUENCY, HARM, SUSCEPTIBILITY } from './scale.ts';
 import {
@@ -61,6 +62,8 @@ export const optionSchema = z.strictObject({
   effect: wordOf(EFFECT),
   when: windowSchema.optional(),
   text: z.string().optional(),
+  /** In place of that of the treatment. */
+  amount: amountSchema.optional(),
   ...forKinds,
 });
 
@@ -145,6 +148,7 @@ export const careTopicSchema = z.strictObject({
           who: true,
         }).shape,
         when: windowSchema.optional(),
+        amount: amountSchema.optional(),
         ...forKinds,
       }),
     )

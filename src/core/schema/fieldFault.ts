@@ -17,6 +17,7 @@ const fieldFaultSchema = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('country-form') }),
   z.strictObject({ code: z.literal('no-pattern') }),
   z.strictObject({ code: z.literal('closed-season') }),
+  z.strictObject({ code: z.literal('no-amount'), text: z.string(), units: strings }),
 ]);
 
 export type FieldFault = Readonly<z.infer<typeof fieldFaultSchema>>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { amountSchema } from './amount.ts';
 import { MATTERS } from './law.ts';
 import { BURDEN } from './scale.ts';
 import { sourceRefSchema, treatmentIdSchema, wordOf } from './common.ts';
@@ -75,6 +76,8 @@ export const treatmentSchema = z.strictObject({
   text: z.string().min(10),
   when: windowSchema.optional(),
   limits: limitsSchema.optional(),
+  /** How much, how often, how deep, for how long; not what stands on a label. */
+  amount: amountSchema.optional(),
   repeat: z.strictObject({ everyDays: z.number().int(), times: z.number().int() }).optional(),
   cautions: z.array(z.string()).default([]),
   effort: wordOf(BURDEN).default('low'),

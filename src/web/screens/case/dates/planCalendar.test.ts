@@ -29,6 +29,7 @@ const advice = {
       rung: 'low-toxicity' as const,
       when: { from: '2026-06-13', to: null, note: 'now' },
       cautions: [],
+      amount: null,
       product: true,
     },
   ],

@@ -1,0 +1,85 @@
+import { z } from 'zod';
+import { fieldIssue } from './fieldFault.ts';
+
+/** Units of the amounts in the library; what has a US unit is shown in both. */
+export const AMOUNT_UNITS = [
+  'seconds',
+  'minutes',
+  'hours',
+  'days',
+  'weeks',
+  'months',
+  'years',
+  'times',
+  'mm',
+  'cm',
+  'm',
+  'C',
+  'L',
+  'kg',
+  'g/m2',
+  'kg/m2',
+  'L/m2',
+  '/m2',
+  'pH',
+  '%',
+] as const;
+export type AmountUnit = (typeof AMOUNT_UNITS)[number];
+
+/** A number, or a span of numbers, with its unit. */
+export interface Quantity {
+  readonly from: number;
+  readonly to: number;
+  readonly unit: AmountUnit;
+}
+
+/** Words of the library with quantities in their places: "every 7..10 days, 4 times in all". */
+export interface Amount {
+  readonly parts: readonly (string | Quantity)[];
+}
+
+/** Says that a step has no amount to name. */
+const NONE = 'none';
+
+const QUANTITY = new RegExp(
+  String.raw`(?<![\w.-])(-?\d+(?:\.\d+)?)(?:\.\.(-?\d+(?:\.\d+)?))? (${AMOUNT_UNITS.join('|')})(?![\w/])`,
+  'g',
+);
+
+/** Counts that need no number. */
+const COUNTED = /\b(once|twice)\b/;
+
+function quantityIn([, from = '', to = from, word]: RegExpMatchArray): Quantity | null {
+  const unit = AMOUNT_UNITS.find((one) => one === word);
+  const quantity = unit && { from: Number(from), to: Number(to), unit };
+  return quantity && quantity.from <= quantity.to ? quantity : null;
+}
+
+/** Reads an amount as it is written in the library. Returns null where it counts nothing, or a span falls. */
+export function readAmount(text: string): Amount | null {
+  if (text === NONE) return { parts: [] };
+  const parts: (string | Quantity)[] = [];
+  let at = 0;
+  for (const match of text.matchAll(QUANTITY)) {
+    const quantity = quantityIn(match);
+    if (!quantity) return null;
+    if (match.index > at) parts.push(text.slice(at, match.index));
+    parts.push(quantity);
+    at = match.index + match[0].length;
+  }
+  if (at === 0) return COUNTED.test(text) ? { parts: [text] } : null;
+  if (at < text.length) parts.push(text.slice(at));
+  return { parts };
+}
+
+/** How much, how often, how deep or for how long: "5..8 cm deep", or "none". */
+export const amountSchema = z.string().transform((text, context): Amount => {
+  const amount = readAmount(text);
+  if (amount) return amount;
+  context.addIssue(fieldIssue({ code: 'no-amount', text, units: [...AMOUNT_UNITS] }));
+  return z.NEVER;
+});
+
+/** The first quantity of an amount; null where it has none, as in "once a year at most". */
+export const firstQuantity = ({ parts }: Amount): Quantity | null =>
+  parts.find((part) => typeof part !== 'string') ?? null;

@@ -1,0 +1,98 @@
+import type { Amount, AmountUnit, Quantity } from '../core/schema/amount.ts';
+
+/** How a unit is written, and its US counterpart with how much of it one of the unit is. */
+interface UnitWords {
+  readonly one: string;
+  readonly many: string;
+  readonly us?: UsUnit;
+}
+interface UsUnit {
+  readonly unit: string;
+  readonly factor: number;
+  readonly plus?: number;
+  /** Parts of the unit that its numbers are rounded to; two digits that count where absent. */
+  readonly steps?: (value: number) => number;
+}
+
+const plain = (one: string, many = `${one}s`): UnitWords => ({ one, many });
+const metric = (unit: string, us: UsUnit): UnitWords => ({ one: unit, many: unit, us });
+
+/** Inches as on a ruler: quarters below two, halves below six. */
+const ruler = (inches: number): number => (inches < 2 ? 0.25 : inches < 6 ? 0.5 : 1);
+const INCH = { unit: 'in', steps: ruler };
+
+const UNITS: Readonly<Record<AmountUnit, UnitWords>> = {
+  seconds: plain('second'),
+  minutes: plain('minute'),
+  hours: plain('hour'),
+  days: plain('day'),
+  weeks: plain('week'),
+  months: plain('month'),
+  years: plain('year'),
+  times: plain('time'),
+  mm: metric('mm', { ...INCH, factor: 1 / 25.4 }),
+  cm: metric('cm', { ...INCH, factor: 1 / 2.54 }),
+  m: metric('m', { unit: 'ft', factor: 1 / 0.3048, steps: (feet) => (feet < 4 ? 0.5 : 1) }),
+  C: metric('C', { unit: 'F', factor: 1.8, plus: 32, steps: () => 1 }),
+  L: metric('L', {
+    unit: 'gal',
+    factor: 1 / 3.785412,
+    steps: (gallons) => (gallons < 2 ? 0.25 : gallons < 6 ? 0.5 : 1),
+  }),
+  kg: metric('kg', { unit: 'lb', factor: 2.204623, steps: (pounds) => (pounds < 10 ? 0.5 : 1) }),
+  'g/m2': metric('g to the square meter', { unit: 'lb to 1,000 sq ft', factor: 0.2048161 }),
+  'kg/m2': metric('kg to the square meter', { unit: 'lb to 100 sq ft', factor: 20.48161 }),
+  'L/m2': metric('L to the square meter', { unit: 'gal to 100 sq ft', factor: 2.454243 }),
+  '/m2': metric('to the square meter', { unit: 'to the square foot', factor: 0.09290304 }),
+  pH: { one: 'pH', many: 'pH' },
+  '%': { one: '%', many: '%' },
+};
+
+/** Two digits that count: 9.1, 12, 230. */
+function twoDigits(value: number): number {
+  const digits = Math.max(0, 1 - Math.floor(Math.log10(Math.max(value, 0.1))));
+  return Number(value.toFixed(digits));
+}
+
+const QUARTERS = new Map([
+  [0.25, '1/4'],
+  [0.5, '1/2'],
+  [0.75, '3/4'],
+]);
+
+/** A number as it is said: "1 1/2", "0.3", "1,200". */
+function numberWords(value: number, asFraction: boolean): string {
+  const whole = Math.floor(value);
+  const part = asFraction ? QUARTERS.get(value - whole) : undefined;
+  if (part !== undefined) return whole === 0 ? part : `${whole} ${part}`;
+  return value.toLocaleString('en-US', { maximumFractionDigits: 2 });
+}
+
+function spanWords(from: number, to: number, asFraction = false): string {
+  const [first, last] = [numberWords(from, asFraction), numberWords(to, asFraction)];
+  return first === last ? first : `${first} to ${last}`;
+}
+
+function usWords({ from, to }: Quantity, { unit, factor, plus = 0, steps }: UsUnit): string {
+  const convert = (value: number): number => {
+    const exact = value * factor + plus;
+    if (!steps) return twoDigits(exact);
+    const step = steps(Math.abs(exact));
+    return Math.max(Math.round(exact / step) * step, value > 0 ? step : -Infinity);
+  };
+  return `${spanWords(convert(from), convert(to), true)} ${unit}`;
+}
+
+/** A quantity in metric and, where there is one, its US unit: "5 to 8 cm (2 to 3 in)", "7 to 10 days". */
+export function quantityText(quantity: Quantity): string {
+  const { from, to, unit } = quantity;
+  if (unit === 'pH') return `pH ${spanWords(from, to)}`;
+  const { one, many, us } = UNITS[unit];
+  const said = `${spanWords(from, to)} ${from === 1 && to === 1 ? one : many}`;
+  return us ? `${said} (${usWords(quantity, us)})` : said;
+}
+
+/** An amount of the library, to say aloud: "every 7 to 10 days, 4 times in all". */
+export function amountInWords({ parts }: Amount): string {
+  return parts.map((part) => (typeof part === 'string' ? part : quantityText(part))).join('');
+}
