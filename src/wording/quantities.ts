@@ -17,9 +17,17 @@ interface UsUnit {
 const plain = (one: string, many = `${one}s`): UnitWords => ({ one, many });
 const metric = (unit: string, us: UsUnit): UnitWords => ({ one: unit, many: unit, us });
 
-/** Inches as on a ruler: quarters below two, halves below six. */
-const ruler = (inches: number): number => (inches < 2 ? 0.25 : inches < 6 ? 0.5 : 1);
+/** Inches as on a ruler: quarters below two, halves below six; hundredths of what a ruler does not show. */
+function ruler(inches: number): number {
+  if (inches < 0.2) return 0.01;
+  if (inches < 2) return 0.25;
+  return inches < 6 ? 0.5 : 1;
+}
 const INCH = { unit: 'in', steps: ruler };
+const FOOT = { unit: 'ft', steps: (feet: number) => (feet < 4 ? 0.5 : 1) };
+const GALLON_STEPS = (gallons: number): number => (gallons < 2 ? 0.25 : gallons < 6 ? 0.5 : 1);
+/** From this many centimeters on people count in feet. */
+const FEET_FROM_CM = 60;
 
 const UNITS: Readonly<Record<AmountUnit, UnitWords>> = {
   seconds: plain('second'),
@@ -32,13 +40,9 @@ const UNITS: Readonly<Record<AmountUnit, UnitWords>> = {
   times: plain('time'),
   mm: metric('mm', { ...INCH, factor: 1 / 25.4 }),
   cm: metric('cm', { ...INCH, factor: 1 / 2.54 }),
-  m: metric('m', { unit: 'ft', factor: 1 / 0.3048, steps: (feet) => (feet < 4 ? 0.5 : 1) }),
+  m: metric('m', { ...FOOT, factor: 1 / 0.3048 }),
   C: metric('C', { unit: 'F', factor: 1.8, plus: 32, steps: () => 1 }),
-  L: metric('L', {
-    unit: 'gal',
-    factor: 1 / 3.785412,
-    steps: (gallons) => (gallons < 2 ? 0.25 : gallons < 6 ? 0.5 : 1),
-  }),
+  L: metric('L', { unit: 'gal', factor: 1 / 3.785412, steps: GALLON_STEPS }),
   kg: metric('kg', { unit: 'lb', factor: 2.204623, steps: (pounds) => (pounds < 10 ? 0.5 : 1) }),
   'g/m2': metric('g to the square meter', { unit: 'lb to 1,000 sq ft', factor: 0.2048161 }),
   'kg/m2': metric('kg to the square meter', { unit: 'lb to 100 sq ft', factor: 20.48161 }),
@@ -87,12 +91,20 @@ function usWords({ from, to }: Quantity, { unit, factor, plus = 0, steps }: UsUn
 export function quantityText(quantity: Quantity): string {
   const { from, to, unit } = quantity;
   if (unit === 'pH') return `pH ${spanWords(from, to)}`;
-  const { one, many, us } = UNITS[unit];
+  const { one, many, us: usual } = UNITS[unit];
+  const us = unit === 'cm' && from >= FEET_FROM_CM ? { ...FOOT, factor: 1 / 30.48 } : usual;
   const said = `${spanWords(from, to)} ${from === 1 && to === 1 ? one : many}`;
   return us ? `${said} (${usWords(quantity, us)})` : said;
 }
 
+/** Of things that have no unit: "in 2..3 goes". */
+const BARE_SPAN = /(\d)\.\.(\d)/g;
+
 /** An amount of the library, to say aloud: "every 7 to 10 days, 4 times in all". */
 export function amountInWords({ parts }: Amount): string {
-  return parts.map((part) => (typeof part === 'string' ? part : quantityText(part))).join('');
+  return parts
+    .map((part) =>
+      typeof part === 'string' ? part.replace(BARE_SPAN, '$1 to $2') : quantityText(part),
+    )
+    .join('');
 }

@@ -82,6 +82,10 @@ function stateOf(rule: WindowRule | null, context: AdviceContext): WindowState {
     : context.almanac.state(rule, context.today, context.traits.bloom);
 }
 
+/** Words of its own tell of another work, for which the amount of the treatment says nothing. */
+const amountOf = (option: TreatmentOption, treatment: Treatment): Amount | null =>
+  option.amount ?? (option.text === undefined ? (treatment.amount ?? null) : null);
+
 /**
  * Gathers the treatments of all suspects that suit the plant. A treatment that serves several suspects is listed
  * once, with the text written for the one of highest probability.
@@ -107,7 +111,7 @@ export function gatherCandidates(
           : {
               treatment,
               text: option.text ?? treatment.text,
-              amount: option.amount ?? treatment.amount ?? null,
+              amount: amountOf(option, treatment),
               rule,
               state: stateOf(rule, context),
               targets: [target],

@@ -47,7 +47,7 @@ const QUANTITY = new RegExp(
 );
 
 /** Counts that need no number. */
-const COUNTED = /\b(once|twice)\b/;
+const COUNTED = /\b(once|twice|every day|every morning)\b/;
 
 function quantityIn([, from = '', to = from, word]: RegExpMatchArray): Quantity | null {
   const unit = AMOUNT_UNITS.find((one) => one === word);

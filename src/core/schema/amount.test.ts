@@ -1,0 +1,31 @@
+import { amountSchema, firstQuantity, readAmount } from './amount.ts';
+
+const parts = (text: string) => readAmount(text)?.parts ?? null;
+const quantity = (from: number, to: number, unit: string) => ({ from, to, unit });
+
+describe('an amount of the library', () => {
+  it.each([
+    ['every 7..10 days', ['every ', quantity(7, 10, 'days')]],
+    ['5..8 cm deep', [quantity(5, 8, 'cm'), ' deep']],
+    ['pH 5..5.5; 25 mm a week', ['pH 5..5.5; ', quantity(25, 25, 'mm'), ' a week']],
+    ['5..5.5 pH', [quantity(5, 5.5, 'pH')]],
+    ['stands -20 C', ['stands ', quantity(-20, -20, 'C')]],
+    ['-5..5 C', [quantity(-5, 5, 'C')]],
+    ['more than 60..100 /m2', ['more than ', quantity(60, 100, '/m2')]],
+    ['10 g/m2 of nitrogen', [quantity(10, 10, 'g/m2'), ' of nitrogen']],
+    ['2..3 L/m2', [quantity(2, 3, 'L/m2')]],
+    ['once a year', ['once a year']],
+    ['none', []],
+  ])('%s', (text, expected) => {
+    expect(parts(text)).toEqual(expected);
+  });
+  it.each(['some', '10-15 cm', '8..5 cm', '5 cmx', 'day by day', ''])('is not "%s"', (text) => {
+    expect(parts(text)).toBeNull();
+    expect(amountSchema.safeParse(text).success).toBe(false);
+  });
+  it('is worth its first quantity', () => {
+    const first = (text: string) => firstQuantity(amountSchema.parse(text));
+    expect(first('in 2..3 goes, 5..8 cm deep, 3 times')).toEqual(quantity(5, 8, 'cm'));
+    expect(first('once a year')).toBeNull();
+  });
+});
