@@ -292,6 +292,7 @@ function describeAdvice(
     answers: answers.map((one) => describeAnswer(one, words, today)),
     steps: advice.steps.map(({ id, text, rung, when, cautions, amount, work }) => ({
       id,
+      name: work?.treatment.name ?? null,
       text: stepText(text),
       rung,
       when: {

@@ -247,6 +247,12 @@ export const consultResponseSchema = z.object({
     steps: z.array(
       z.object({
         id: z.string(),
+        /** Of the treatment, in a few words; null for what is found out first. */
+        name: z
+          .string()
+          .nullable()
+          // Answers that were kept before there were any.
+          .default(null),
         text: z.string(),
         rung: z.enum(RUNGS),
         when: z.object({ from: z.string(), to: z.string().nullable(), note: z.string() }),

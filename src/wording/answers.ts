@@ -88,9 +88,11 @@ function careText({ say, steps, cautions }: Extract<Reply, { code: 'care' }>, to
 }
 
 function theoryText({
+  said,
   cause,
   probability,
   leads,
+  rather,
 }: Extract<Reply, { readonly code: 'theory' }>): string {
   const share = `${Math.round(probability * 100)} %`;
   if (probability >= 0.4)
@@ -98,7 +100,10 @@ function theoryText({
   if (leads) return `It may be: ${midSentence(cause)} is the likeliest so far (${share}).`;
   if (probability >= 0.1)
     return `It may be: ${midSentence(cause)} is possible, but not the likeliest (${share}).`;
-  return `Unlikely: too little of what was said speaks for ${midSentence(cause)}.`;
+  const name = said === '' ? midSentence(cause) : said;
+  return rather === null
+    ? `Probably not ${name}: too little of what was said speaks for it.`
+    : `Probably not ${name}: what was said speaks for ${midSentence(rather)}.`;
 }
 
 function replyText(reply: Reply, today: Day): string {

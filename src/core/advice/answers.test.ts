@@ -381,12 +381,33 @@ describe('a theory', () => {
   it('is weighed by the likeliest cause of its name', () => {
     expect(reply('theory', { ranked, words: 'could it be mites' })).toEqual({
       code: 'theory',
+      said: 'mites',
       cause: 'Spider mites',
       probability: 0.1,
       leads: false,
+      rather: null,
     });
     expect(reply('theory', { ranked, words: 'is it a wilting disease' })).toMatchObject({
       cause: 'Root rot',
+      leads: true,
+    });
+  });
+  it('says what is likelier, where something is likely enough', () => {
+    const surer = ranked.map((one, i) => (i === 0 ? { ...one, probability: 0.8 } : one));
+    expect(reply('theory', { ranked: surer, words: 'it is the mites' })).toMatchObject({
+      said: 'mites',
+      rather: 'Root rot',
+    });
+  });
+  it('may name a whole kind of trouble', () => {
+    const virus = { cause: causeWith({ name: 'Mosaic', category: 'virus' }), probability: 0.05 };
+    const all = [...ranked, virus, virus];
+    expect(reply('theory', { ranked: all, words: 'is that a virus' })).toMatchObject({
+      said: 'a virus',
+      probability: 0.1,
+      leads: false,
+    });
+    expect(reply('theory', { ranked: all, words: 'some kind of bugs' })).toMatchObject({
       leads: true,
     });
   });

@@ -1,6 +1,4 @@
 import { isCareTopic } from '../knowledge/careTopics.ts';
-import { stem } from '../language/stem.ts';
-import { wordsIn } from '../language/tokens.ts';
 import type { Act, Request } from '../language/requests.ts';
 import { HARM } from '../schema/scale.ts';
 import type { Cause, Harm } from '../schema/cause.ts';
@@ -13,12 +11,8 @@ import type { AdviceContext } from './context.ts';
 import type { Caution, NotDoingReason } from './messages.ts';
 import { isPesticide } from './safetyRules.ts';
 import type { Lead } from './verdict.ts';
-
-/** What may be at work, with its probability, 0 to 1. */
-export interface PossibleCause {
-  readonly cause: Cause;
-  readonly probability: number;
-}
+import { contentOf, speaksOf } from './sameThing.ts';
+import { NAMED, theoryIn, type PossibleCause, type TheoryReply } from './theories.ts';
 
 /** What one request is answered with. */
 export type Reply =
@@ -44,13 +38,7 @@ export type Reply =
   | { readonly code: 'no-need'; readonly act: Act; readonly cause: string }
   /** It helps against the cause, but the plan does without it; names of the treatments. */
   | { readonly code: 'not-first'; readonly treatments: readonly string[] }
-  /** `leads`: nothing is likelier. */
-  | {
-      readonly code: 'theory';
-      readonly cause: string;
-      readonly probability: number;
-      readonly leads: boolean;
-    }
+  | TheoryReply
   | {
       readonly code:
         | 'find-out-first'
@@ -85,9 +73,6 @@ export interface Answerable {
 }
 
 const MAX_STEPS = 3;
-/** Below this the leader is not named without its rivals. */
-const NAMED = 0.5;
-
 /** Words by which the texts of the library speak of each kind of work. */
 const SPEAKS_OF: Readonly<Record<Act, RegExp>> = {
   spray: /\b(spray|dust|apply)/i,
@@ -144,18 +129,12 @@ function isProblem({ advice, lead, context }: Answerable): Reply {
   return left === null ? harmOf(lead.cause) : { code: 'library', text: left };
 }
 
-/** Words of a request that are not those of every request. */
-function contentOf({ words }: Answerable, { span }: Request): ReadonlySet<string> {
-  const said = wordsIn(words.slice(span.start, span.end));
-  return new Set(said.filter((word) => word.length > 3 && !COMMON_WORDS.has(word)).map(stem));
-}
-
-const speaksOf = (text: string, content: ReadonlySet<string>): boolean =>
-  wordsIn(text).some((word) => content.has(stem(word)));
+const saidIn = ({ words }: Answerable, { span }: Request): string =>
+  words.slice(span.start, span.end);
 
 /** Work that has no name here ("put onions there"): what the plan or its warnings say of the same things. */
 function unnamedWork(about: Answerable, request: Request): Reply {
-  const content = contentOf(about, request);
+  const content = contentOf(saidIn(about, request));
   const refused = about.advice.notDoing.find(({ text }) => speaksOf(text, content));
   if (refused) return { code: 'no', ...refused };
   const steps = doable(about).filter((step) => speaksOf(textOf(step), content));
@@ -173,7 +152,7 @@ function ofSameThing(
   steps: readonly Step[],
 ): readonly Step[] {
   if (!TAKING_OFF.includes(act)) return [];
-  const content = contentOf(about, request);
+  const content = contentOf(saidIn(about, request));
   return steps.filter(
     (step) => speaksOf(textOf(step), content) && TAKING_OFF.some((one) => doesWork(step, one)),
   );
@@ -299,45 +278,9 @@ function replace(about: Answerable): Reply {
   return steps.length > 0 ? stepsFrom('none', steps) : { code: 'replace-not-known' };
 }
 
-/** Words of names that name no trouble by themselves. */
-const COMMON_WORDS = new Set(
-  'that this with from does some them they what when your have been into after before under over like leaf leaves plant plants tree trees spot spots damage disease injury normal much young lawn garden water watering take leave make well good need should could would there next year will have does going'.split(
-    ' ',
-  ),
-);
-
-/** Ways of saying what the names of causes put otherwise: "did I drown it", "is it thirsty". */
-const SENSES: readonly { readonly said: RegExp; readonly names: RegExp }[] = [
-  {
-    said: /drown|overwater|too much water|water\w* (it |them )?too (much|often)|too wet/i,
-    names: /too much water|wet soil|overwater|waterlog|without drainage/i,
-  },
-  {
-    said: /thirst|underwater|(too|enough) (little )?water|water\w* (it |them )?(too little|enough)|too dry/i,
-    names: /lack of water|drought|underwater|thirst/i,
-  },
-  {
-    said: /too much (sun|light)|sun ?burn|scorch|too hot/i,
-    names: /sunburn|sun scorch|scorch|sunscald/i,
-  },
-  { said: /weed ?killer|round ?up|herbicide/i, names: /herbicide|weed ?killer|glyphosate/i },
-];
-
-/** The likeliest cause that a theory may mean, by its sense or the words of its names; null where neither is in it. */
-function theoryIn(about: Answerable, request: Request): Reply | null {
-  const content = contentOf(about, request);
-  const words = about.words.slice(request.span.start, request.span.end);
-  const sense = SENSES.find(({ said }) => said.test(words));
-  const isMeant = (name: string): boolean => sense?.names.test(name) ?? speaksOf(name, content);
-  const meant = about.ranked.find(({ cause }) => [cause.name, ...cause.aliases].some(isMeant));
-  if (!meant) return null;
-  const { cause, probability } = meant;
-  return { code: 'theory', cause: cause.name, probability, leads: meant === about.ranked[0] };
-}
-
 function replyTo(request: Request, about: Answerable): Reply | null {
   const { lead, advice } = about;
-  if (request.kind === 'theory') return theoryIn(about, request);
+  if (request.kind === 'theory') return theoryIn(about.ranked, saidIn(about, request));
   if (lead && isCareTopic(lead.cause) && advice.verdict !== 'find-out')
     return careSaid(about, request, lead);
   switch (request.kind) {

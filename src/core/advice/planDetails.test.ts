@@ -56,6 +56,7 @@ describe('the step that confirms', () => {
       rung: 'leave',
       when: { from: today, to: null, state: { kind: 'always' } },
       cautions: [],
+      amount: null,
       work: null,
     });
     expect(rest.map(({ id }) => id)).toEqual(['pick']);

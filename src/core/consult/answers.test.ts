@@ -96,7 +96,7 @@ it.each([
   ['When do I spray it?', /^Not now, but so: Spray sulfur as the label says\. \(about/],
   ['Can I sing to it?', /^The library has no answer to that/],
   ['Is it rust?', /^(Very likely|Probably|Most likely) yes: ring rust \(\d+ %\)\.$/],
-  ['Is it galls?', /^Unlikely: .* speaks for galls\.$/],
+  ['Is it galls?', /^Probably not galls: what was said speaks for ring rust\.$/],
   ['What could I plant instead?', /^Nothing is known here that is surely better/],
 ])('answers "%s" of a fern with rings', (request, answer) => {
   const [first, ...others] = answersTo(`My fern has rings. ${request}`);

@@ -1,11 +1,6 @@
 import { numberAt } from '../util/entryAt.ts';
-import {
-  answerRequests,
-  careReply,
-  type Answerable,
-  type Answered,
-  type PossibleCause,
-} from '../advice/answers.ts';
+import { answerRequests, careReply, type Answerable, type Answered } from '../advice/answers.ts';
+import type { PossibleCause } from '../advice/theories.ts';
 import { gatherCandidates, harmPoints } from '../advice/candidates.ts';
 import type { AdviceContext } from '../advice/context.ts';
 import type { Advice } from '../advice/plan.ts';
@@ -13,6 +8,7 @@ import { judge, type AssessedTreatment } from '../advice/safetyJudge.ts';
 import { leadOf, type Lead } from '../advice/verdict.ts';
 import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
+import type { Extracted } from '../language/extract.ts';
 import type { Request } from '../language/requests.ts';
 import { overlaps, type Span } from '../language/tokens.ts';
 import type { Compiled } from '../library/compile.ts';
@@ -70,6 +66,16 @@ function answerableFrom(
     options: optionsAgainst(library, lead, context),
     words,
   };
+}
+
+/** Requests in the order of the text, with what a trouble is taken for where nothing asks that already. */
+export function toAnswer(
+  { requests, theories }: Pick<Extracted, 'requests' | 'theories'>,
+  isTrouble: boolean,
+): readonly Request[] {
+  if (!isTrouble) return requests;
+  const said = theories.filter(({ span }) => !requests.some((one) => overlaps(one.span, span)));
+  return [...requests, ...said].sort((a, b) => a.span.start - b.span.start);
 }
 
 /** An answer of its own to each request, see {@link answerRequests}; empty where nothing is asked. */

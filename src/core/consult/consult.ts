@@ -1,5 +1,4 @@
 import { numberAt } from '../util/entryAt.ts';
-import type { Answered } from '../advice/answers.ts';
 import { planAdvice, type Advice } from '../advice/plan.ts';
 import type { AdviceContext } from '../advice/context.ts';
 import { countryAt, urgentOf, withheld, type Urgent } from '../advice/urgent.ts';
@@ -23,7 +22,8 @@ import { findQuestions, rankSamples, type Inquiry, type Question } from '../ques
 import { openFirst } from '../questions/openFirst.ts';
 import { applyStoppingRule, stopsAtRequest, type StoppingDecision } from '../questions/stopping.ts';
 import { isRelevant } from '../diagnosis/weigh.ts';
-import { answersTo } from './answersTo.ts';
+import { answersTo, toAnswer } from './answersTo.ts';
+import type { Answered } from '../advice/answers.ts';
 import { careBeside } from './careBeside.ts';
 import { doubtfulMeasures, type MeasureDoubt } from './doubts.ts';
 import type { Answer, Enquiry } from './enquiry.ts';
@@ -282,7 +282,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     counterfactuals: counterfactualsOf(library, network, weighing, inquiry),
     pair: pairArguments(network, posterior, evidence),
     advice,
-    answers: answersTo(urgent === null ? extracted.requests : [], {
+    answers: answersTo(urgent === null ? toAnswer(extracted, isTrouble) : [], {
       library,
       network,
       posterior,

@@ -28,6 +28,7 @@ import { withoutClaimedWords, type Weights } from './spanConflicts.ts';
 import { readNaming, withoutNames, stripPossessors, type Named } from './named.ts';
 import { NEGATORS } from './phrase.ts';
 import type { PhraseIndex, PhraseMatch } from './phraseIndex.ts';
+import { readTheories } from './theories.ts';
 import { readRequests, type Request } from './requests.ts';
 import type { ScoredReading } from './readings.ts';
 import type { Chosen } from './chosen.ts';
@@ -59,6 +60,8 @@ export interface Extracted {
   readonly asks: boolean;
   /** What is asked for, in the order of the text. */
   readonly requests: readonly Request[];
+  /** What the trouble is taken for, said and not asked. */
+  readonly theories: readonly Request[];
 }
 
 /** What the language context needs from the library. */
@@ -169,7 +172,7 @@ function idfOf({ phraseUses }: LanguageContext, { stem: word }: Token): number {
 /** What is known of a text before its readings are chosen. */
 interface ReadText extends Pick<
   Extracted,
-  'plants' | 'mentions' | 'contentWords' | 'asks' | 'requests'
+  'plants' | 'mentions' | 'contentWords' | 'asks' | 'requests' | 'theories'
 > {
   /** Readings of phrases that fit and own their words. */
   readonly kept: readonly Candidate[];
@@ -267,7 +270,16 @@ function readText(
     idf: weights.idf,
     assertion: statusOver(spoken, assertion),
   };
-  return { plants, mentions, contentWords, asks, requests: readRequests(whole), kept, toJudge };
+  return {
+    plants,
+    mentions,
+    contentWords,
+    asks,
+    requests: readRequests(whole),
+    theories: readTheories(text, whole),
+    kept,
+    toJudge,
+  };
 }
 
 /**
@@ -297,7 +309,7 @@ export function extract(
   text: string,
   plant: PlantId | null = null,
 ): Extracted {
-  const { plants, mentions, contentWords, asks, requests, kept, toJudge } = readText(
+  const { kept, toJudge, ...read } = readText(
     languageContext,
     languageContext.wordModel,
     text,
@@ -311,14 +323,10 @@ export function extract(
   const findings = inTextOrder(resolveExclusiveGroups(likely.filter(isSaid)));
   const heard = new Set(findings.map(({ finding }) => finding));
   return {
-    plants,
-    mentions,
+    ...read,
     findings,
     halfHeard: inTextOrder(
       resolveExclusiveGroups(halfHeard.filter((one) => isSaid(one) && !heard.has(one.finding))),
     ),
-    contentWords,
-    asks,
-    requests,
   };
 }

@@ -31,6 +31,7 @@ export const caseTexts = {
   callAProfessional: 'Call a professional',
   nowTo: (to: string) => `Now, to ${to}`,
   from: (from: string) => `From ${from}`,
+  howMuch: 'How much',
   asked: 'What they asked',
   quoted: (words: string) => `“${words}?”`,
   adviceSoFar: 'Advice so far',

@@ -78,6 +78,7 @@ export const libraryTexts = {
   effortMoney: 'Effort, money',
   notAbove: 'Not above',
   notBelow: 'Not below',
+  howMuch: 'How much, how often',
   hoursWithoutRain: 'Hours without rain',
   against: 'Against',
   noRate: 'No rate stands here: it comes from the label. Source:',

@@ -39,6 +39,18 @@ const Small = styled.ul`
   font-size: 13px;
   color: var(--ochre);
 `;
+const Amount = styled.dl`
+  display: flex;
+  gap: 6px;
+  font-size: 14px;
+  & dt {
+    color: var(--quiet);
+    white-space: nowrap;
+  }
+  & dd {
+    font-weight: 600;
+  }
+`;
 const Note = styled.div`
   padding: 8px 0;
   border-top: 1px solid var(--hairline);
@@ -78,7 +90,15 @@ function Steps({ steps, today }: { readonly steps: readonly Step[]; readonly tod
       {steps.map((step) => (
         <StepItem key={step.id}>
           <When title={step.when.note}>{whenOf(step, today)}</When>
-          <span>{step.text}</span>
+          <div>
+            {step.text}
+            {step.amount && (
+              <Amount>
+                <dt>{caseTexts.howMuch}</dt>
+                <dd>{step.amount.text}</dd>
+              </Amount>
+            )}
+          </div>
           {step.cautions.length > 0 && (
             <Small>
               {step.cautions.map((caution) => (

@@ -1,4 +1,5 @@
 import { commonTexts } from '../../texts/commonTexts.ts';
+import { amountInWords } from '../../../wording/quantities.ts';
 import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { useEffect, useState } from 'react';
 import { Link, useOutletContext, useParams } from 'react-router';
@@ -173,6 +174,12 @@ export function TreatmentPage() {
               {capital(treatment.effort)}, {treatment.money}
             </td>
           </tr>
+          {treatment.amount && treatment.amount.parts.length > 0 && (
+            <tr>
+              <th scope="row">{libraryTexts.howMuch}</th>
+              <td>{capital(amountInWords(treatment.amount))}</td>
+            </tr>
+          )}
           {limits?.maxCelsius !== undefined && (
             <tr>
               <th scope="row">{libraryTexts.notAbove}</th>

@@ -25,6 +25,7 @@ const advice = {
   steps: [
     {
       id: 'soap',
+      name: 'Insecticidal soap',
       text: 'Spray soap. Both sides of the leaves.',
       rung: 'low-toxicity' as const,
       when: { from: '2026-06-13', to: null, note: 'now' },

@@ -38,7 +38,9 @@ export function planCalendar(
   advice: Pick<Advice, 'steps' | 'lookAgain'>,
   schedule: Pick<Schedule, 'steps'>,
 ): Result<string, string> {
-  const textOf = new Map(advice.steps.map(({ id, text }) => [id, text]));
+  const textOf = new Map(
+    advice.steps.map(({ id, text, amount }) => [id, amount ? `${text} (${amount.text})` : text]),
+  );
   const steps = schedule.steps.flatMap((step) =>
     entriesOf(step, textOf.get(step.step) ?? step.step, `${caseKey}-${step.step}`),
   );
