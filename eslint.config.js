@@ -31,6 +31,7 @@ const CORE = [
   'schema',
   'timing',
   'language',
+  'measures',
   'knowledge',
   'library',
   'diagnosis',

@@ -3,7 +3,8 @@ import type { Consultant, Consultation, RankedCause } from '../core/consult/cons
 import type { Answer, Enquiry } from '../core/consult/enquiry.ts';
 import type { Answered } from '../core/advice/answers.ts';
 import type { Urgent } from '../core/advice/urgent.ts';
-import { firstQuantity, type Amount } from '../core/schema/amount.ts';
+import { firstQuantity } from '../core/schema/amount.ts';
+import type { Step } from '../core/advice/plan.ts';
 import { isPesticide } from '../core/advice/safetyRules.ts';
 import type { Question } from '../core/questions/questions.ts';
 import { CHANGE_QUESTION } from '../core/questions/candidateChange.ts';
@@ -41,7 +42,7 @@ import {
   TEXT_SIMILARITY_LABEL,
   TROUBLE_LABEL,
 } from '../wording/evidence.ts';
-import { amountInWords } from '../wording/quantities.ts';
+import { assumedText, stepAmountText } from '../wording/stepAmounts.ts';
 import { conflictText, openQuestion, stoppingText } from '../wording/questions.ts';
 import {
   consultRequestSchema,
@@ -271,14 +272,18 @@ function describeAnswer(
   };
 }
 
-function describeAmount(amount: Amount): ConsultResponse['advice']['steps'][number]['amount'] {
-  if (amount.parts.length === 0) return null;
-  const first = firstQuantity(amount);
+function describeAmount({
+  amount,
+  worked,
+}: Pick<Step, 'amount' | 'worked'>): ConsultResponse['advice']['steps'][number]['amount'] {
+  const text = stepAmountText(amount, worked);
+  if (text === '') return null;
+  const own = worked.forSize?.quantity ?? (amount && firstQuantity(amount));
   return {
-    text: amountInWords(amount),
-    value: first?.from ?? null,
-    unit: first?.unit ?? null,
-    assumed: [],
+    text,
+    value: own ? round(own.from, 2) : null,
+    unit: own?.unit ?? null,
+    assumed: worked.assumed.map(assumedText),
   };
 }
 
@@ -290,7 +295,7 @@ function describeAdvice(
     verdict: advice.verdict,
     headline: headlineText(advice.headline, today),
     answers: answers.map((one) => describeAnswer(one, words, today)),
-    steps: advice.steps.map(({ id, text, rung, when, cautions, amount, work }) => ({
+    steps: advice.steps.map(({ id, text, rung, when, cautions, amount, worked, work }) => ({
       id,
       name: work?.treatment.name ?? null,
       text: stepText(text),
@@ -301,7 +306,7 @@ function describeAdvice(
         note: whenText(when.state, today),
       },
       cautions: cautions.map(cautionText),
-      amount: amount && describeAmount(amount),
+      amount: describeAmount({ amount, worked }),
       product: work !== null && isPesticide(work.treatment),
     })),
     cautions: advice.cautions.map(cautionText),

@@ -18,6 +18,7 @@ export function adviceContext(
     channel: 'phone',
     country: null,
     laws: [],
+    job: { sizes: [], weeksPlanted: null, winter: false },
     reported: new Set(),
     ruledOut: new Set(),
     ...change,

@@ -43,6 +43,7 @@ export function candidateOf(
     }),
     text: 'Do it.',
     amount: null,
+    measure: null,
     rule: null,
     state: { kind: 'always' },
     targets,

@@ -69,6 +69,10 @@ function rounded(value: number): string {
   return String(Number(value.toFixed(digits)));
 }
 
+/** Square metres in both units: "56 m² (600 sq ft)". */
+export const areaText = (squareMetres: number): string =>
+  `${Math.round(squareMetres)} m² (${Math.round(SQUARE_FEET_IN_METRE * squareMetres)} sq ft)`;
+
 /** A size that was said, in metric and US units: "9.1 m (30 ft) tall". */
 export function sizeText(size: SaidSize): string {
   switch (size.kind) {
@@ -84,7 +88,7 @@ export function sizeText(size: SaidSize): string {
     case 'pot-volume':
       return `Pot of ${rounded(size.litres)} L (${rounded(GALLONS_IN_LITRE * size.litres)} gal)`;
     case 'area':
-      return `${Math.round(size.squareMetres)} m² (${Math.round(SQUARE_FEET_IN_METRE * size.squareMetres)} sq ft)`;
+      return areaText(size.squareMetres);
     case 'count':
       return `${size.number} plants`;
   }

@@ -5,7 +5,7 @@ import type { HARM } from '../core/schema/scale.ts';
 import type { Harm } from '../core/schema/cause.ts';
 import type { Day } from '../core/timing/calendar.ts';
 import { cautionText, likelihoodWords, notDoingText, stepText, whenText } from './advice.ts';
-import { amountInWords } from './quantities.ts';
+import { stepAmountText } from './stepAmounts.ts';
 import { midSentence } from './midSentence.ts';
 
 type Fixed = Extract<Reply, { readonly code: `${string}-${string}` | 'poisonous' }>['code'];
@@ -67,9 +67,9 @@ const list = (names: readonly string[]): string =>
 
 const datedSteps = (steps: readonly Step[], today: Day): string =>
   steps
-    .map(({ text, when, amount }) => {
+    .map(({ text, when, amount, worked }) => {
       const on = whenText(when.state, today);
-      const much = amount === null ? '' : amountInWords(amount);
+      const much = stepAmountText(amount, worked);
       const beside = [much, on === 'now' ? '' : on].filter(Boolean).join('; ');
       return beside === '' ? stepText(text) : `${stepText(text)} (${beside})`;
     })

@@ -26,6 +26,11 @@ function ruler(inches: number): number {
 const INCH = { unit: 'in', steps: ruler };
 const FOOT = { unit: 'ft', steps: (feet: number) => (feet < 4 ? 0.5 : 1) };
 const GALLON_STEPS = (gallons: number): number => (gallons < 2 ? 0.25 : gallons < 6 ? 0.5 : 1);
+const CUBIC_FOOT = {
+  unit: 'cu ft',
+  factor: 0.03531467,
+  steps: (feet: number) => (feet < 4 ? 0.5 : 1),
+};
 /** From this many centimeters on people count in feet. */
 const FEET_FROM_CM = 60;
 
@@ -43,6 +48,7 @@ const UNITS: Readonly<Record<AmountUnit, UnitWords>> = {
   m: metric('m', { ...FOOT, factor: 1 / 0.3048 }),
   C: metric('C', { unit: 'F', factor: 1.8, plus: 32, steps: () => 1 }),
   L: metric('L', { unit: 'gal', factor: 1 / 3.785412, steps: GALLON_STEPS }),
+  g: metric('g', { unit: 'oz', factor: 0.03527396 }),
   kg: metric('kg', { unit: 'lb', factor: 2.204623, steps: (pounds) => (pounds < 10 ? 0.5 : 1) }),
   'g/m2': metric('g to the square meter', { unit: 'lb to 1,000 sq ft', factor: 0.2048161 }),
   'kg/m2': metric('kg to the square meter', { unit: 'lb to 100 sq ft', factor: 20.48161 }),
@@ -95,6 +101,11 @@ export function quantityText(quantity: Quantity): string {
   const us = unit === 'cm' && from >= FEET_FROM_CM ? { ...FOOT, factor: 1 / 30.48 } : usual;
   const said = `${spanWords(from, to)} ${from === 1 && to === 1 ? one : many}`;
   return us ? `${said} (${usWords(quantity, us)})` : said;
+}
+
+/** Loose stuff such as mulch, by volume: "190 to 300 L (7 to 10 cu ft)". */
+export function looseText(quantity: Quantity): string {
+  return `${spanWords(quantity.from, quantity.to)} L (${usWords(quantity, CUBIC_FOOT)})`;
 }
 
 /** Of things that have no unit: "in 2..3 goes". */

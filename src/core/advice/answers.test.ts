@@ -36,6 +36,7 @@ function step(
     when: { from: TODAY, to: null, state: { kind: 'always' } },
     cautions: [],
     amount: null,
+    worked: { forSize: null, assumed: [] },
     work: { treatment: made, rule, notBefore: null },
   };
 }

@@ -4,7 +4,7 @@ import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import { BURDEN, EFFECT, HARM, RISK } from '../schema/scale.ts';
 import { isSeasonless, type Cause, type Harm, type TreatmentOption } from '../schema/cause.ts';
-import type { Amount } from '../schema/amount.ts';
+import type { Amount, MeasureId } from '../schema/amount.ts';
 import { suits } from '../schema/kinds.ts';
 import type { Treatment } from '../schema/treatment.ts';
 import type { WindowRule } from '../schema/window.ts';
@@ -24,6 +24,8 @@ export interface Candidate {
   readonly text: string;
   /** How much, how often, how deep, for how long; null where the library names none. */
   readonly amount: Amount | null;
+  /** How it is worked out for the enquirer's size, where its unit does not say so. */
+  readonly measure: MeasureId | null;
   /** When it can be done; null at any time. */
   readonly rule: WindowRule | null;
   readonly state: WindowState;
@@ -83,8 +85,19 @@ function stateOf(rule: WindowRule | null, context: AdviceContext): WindowState {
 }
 
 /** Words of its own tell of another work, for which the amount of the treatment says nothing. */
-const amountOf = (option: TreatmentOption, treatment: Treatment): Amount | null =>
-  option.amount ?? (option.text === undefined ? (treatment.amount ?? null) : null);
+function amountOf(
+  option: TreatmentOption,
+  treatment: Treatment,
+): Pick<Candidate, 'amount' | 'measure'> {
+  const { amount, measure } =
+    option.text === undefined ? { ...treatment, ...definedOf(option) } : option;
+  return { amount: amount ?? null, measure: measure ?? null };
+}
+
+const definedOf = ({ amount, measure }: TreatmentOption) => ({
+  ...(amount === undefined ? {} : { amount }),
+  ...(measure === undefined ? {} : { measure }),
+});
 
 /**
  * Gathers the treatments of all suspects that suit the plant. A treatment that serves several suspects is listed
@@ -111,7 +124,7 @@ export function gatherCandidates(
           : {
               treatment,
               text: option.text ?? treatment.text,
-              amount: amountOf(option, treatment),
+              ...amountOf(option, treatment),
               rule,
               state: stateOf(rule, context),
               targets: [target],

@@ -1,6 +1,7 @@
 import type { FindingId, PlantId } from '../schema/common.ts';
 import type { Law } from '../schema/law.ts';
 import type { Traits } from '../schema/plant.ts';
+import type { Job } from './forSize.ts';
 import type { Almanac } from '../timing/almanac.ts';
 import type { Day } from '../timing/calendar.ts';
 
@@ -25,6 +26,8 @@ export interface AdviceContext {
   readonly country: string | null;
   /** Those of the country; of all countries where it is not known. */
   readonly laws: readonly Law[];
+  /** What is known of the size of the work. */
+  readonly job: Job;
   /** Findings reported as true. */
   readonly reported: ReadonlySet<FindingId>;
   /** Findings answered as not so; what was only overheard as denied lifts no caution. */

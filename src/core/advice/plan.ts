@@ -13,6 +13,7 @@ import { hiddenBy } from './approach.ts';
 import { expectedGain, gatherCandidates, suspectsOf } from './candidates.ts';
 import { chooseSteps, type Chosen } from './choose.ts';
 import type { AdviceContext } from './context.ts';
+import { forThisJob, type Worked } from './forSize.ts';
 import { judge, type AssessedTreatment } from './safetyJudge.ts';
 import { leadOf, leadOnReport, verdictOf, type Lead, type Verdict } from './verdict.ts';
 import { waitsForMore, whyBorne } from './threshold.ts';
@@ -36,6 +37,8 @@ export interface Step {
   readonly cautions: readonly Caution[];
   /** How much, how often, how deep, for how long; null where none is known or needed. */
   readonly amount: Amount | null;
+  /** The same worked out for the enquirer's own size. */
+  readonly worked: Worked;
   /** Its treatment with the window that holds for this cause; null for what is found out first. */
   readonly work: {
     readonly treatment: Treatment;
@@ -87,18 +90,24 @@ function textOf({ candidate: { text, targets } }: Chosen, named: readonly Cause[
   return { code: 'library', text, against };
 }
 
-function toStep(chosen: Chosen, named: readonly Cause[], today: Day): Step {
-  const { treatment, state, rule, amount } = chosen.candidate;
+function toStep(chosen: Chosen, named: readonly Cause[], context: AdviceContext): Step {
+  const { treatment, state, rule, amount, measure } = chosen.candidate;
   return {
     id: treatment.id,
     text: textOf(chosen, named),
     rung: treatment.rung,
-    when: { ...spanOf(state, today), state },
+    when: { ...spanOf(state, context.today), state },
     cautions: distinct(chosen.cautions),
     amount,
+    worked: forThisJob(amount, measure, context.job),
     work: { treatment, rule, notBefore: chosen.notBefore },
   };
 }
+
+const NO_AMOUNT: Pick<Step, 'amount' | 'worked'> = {
+  amount: null,
+  worked: { forSize: null, assumed: [] },
+};
 
 const atOnce = (today: Day): Step['when'] => ({
   from: today,
@@ -117,7 +126,7 @@ function confirmStep(lead: Lead, verdict: Verdict, today: Day): Step[] {
       rung: 'leave',
       when: atOnce(today),
       cautions: [],
-      amount: null,
+      ...NO_AMOUNT,
       work: null,
     },
   ];
@@ -128,7 +137,7 @@ const FIND_OUT: Omit<Step, 'when'> = {
   text: { code: 'send-sample' },
   rung: 'leave',
   cautions: [],
-  amount: null,
+  ...NO_AMOUNT,
   work: null,
 };
 
@@ -137,7 +146,7 @@ const REPORT: Omit<Step, 'when'> = {
   text: { code: 'report-not-known-here' },
   rung: 'professional',
   cautions: [],
-  amount: null,
+  ...NO_AMOUNT,
   work: null,
 };
 
@@ -150,7 +159,7 @@ const ASK_AGAIN: Omit<Step, 'when'> = {
   text: { code: 'ask-again' },
   rung: 'leave',
   cautions: [],
-  amount: null,
+  ...NO_AMOUNT,
   work: null,
 };
 
@@ -276,7 +285,7 @@ export function planAdvice(
   const inOrder = leadFirst(named, lead);
   const steps = [
     ...(confirm.length > 0 ? confirm : ask),
-    ...chosen.map((one) => toStep(one, inOrder, today)),
+    ...chosen.map((one) => toStep(one, inOrder, context)),
   ];
   return {
     verdict,

@@ -57,6 +57,7 @@ describe('the step that confirms', () => {
       when: { from: today, to: null, state: { kind: 'always' } },
       cautions: [],
       amount: null,
+      worked: { forSize: null, assumed: [] },
       work: null,
     });
     expect(rest.map(({ id }) => id)).toEqual(['pick']);

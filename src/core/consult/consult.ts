@@ -29,6 +29,8 @@ import { doubtfulMeasures, type MeasureDoubt } from './doubts.ts';
 import type { Answer, Enquiry } from './enquiry.ts';
 import { keepFor, type Kept } from './kept.ts';
 import { stanceOf, type Stance } from './stance.ts';
+import { jobOf } from './job.ts';
+import type { Job } from '../advice/forSize.ts';
 import { withHeight } from './height.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
@@ -170,6 +172,7 @@ export function createConsultant(library: Compiled): Consultant {
 function contextOf(
   library: Compiled,
   { today, approach, channel, country, answers }: Enquiry,
+  job: Job,
   plant: PlantId | null,
   reports: readonly Report[],
   almanac: Almanac,
@@ -183,6 +186,7 @@ function contextOf(
     channel,
     country,
     laws: library.lawsOf(country),
+    job,
     reported: new Set(reports.filter(({ value }) => value).map(({ finding }) => finding)),
     // "No dog here" in passing does not say that no child is about: what lifts a caution is asked for.
     ruledOut: new Set(
@@ -234,7 +238,8 @@ function understand(library: Compiled, enquiry: Enquiry, kept: Kept): Understood
     ...stance,
   });
   const almanac = kept.almanacs(enquiry);
-  const context = contextOf(library, { ...enquiry, country }, plant, reports, almanac);
+  const job = jobOf(sizes, amounts, almanac, today);
+  const context = contextOf(library, { ...enquiry, country }, job, plant, reports, almanac);
   const said = { amounts, sizes, extracted, heard, reports };
   return { ...said, country, plant, stance, network, weighing, context };
 }

@@ -32,3 +32,14 @@ it('keeps spans inside any text, in order', () => {
     ),
   );
 });
+
+it.each([
+  ['a shadbush, trunk as thick as my thumb', 0.02],
+  ['the trunk is about as big as my wrist', 0.055],
+  ['the stem is just as thick as a pencil', 0.007],
+])('reads a trunk by what is at hand: %s', (text, metres) => {
+  expect(saidSizes(text, true)).toMatchObject([{ kind: 'trunk', metres }]);
+});
+it('reads no trunk where a leaf is as big as a hand', () => {
+  expect(saidSizes('the leaf is as big as my arm', true)).toEqual([]);
+});

@@ -162,6 +162,26 @@ function counts(text: string): readonly SaidSize[] {
   });
 }
 
+/** Thicknesses by what people have at hand, in metres; our own estimates. */
+const THICK_AS: Readonly<Record<string, number>> = {
+  pencil: 0.007,
+  finger: 0.015,
+  thumb: 0.02,
+  broom: 0.025,
+  wrist: 0.055,
+  arm: 0.08,
+  leg: 0.15,
+};
+const TRUNK_LIKE =
+  /\b(?:trunk|stem|it|tree)(?:'s| is| was|,)?(?: only| just| about)? (?:as|about as) (?:thick|big|fat|wide)(?: round)? as (?:my|your|a|an|the) (pencil|finger|thumb|broom|wrist|arm|leg)\b/gi;
+
+function trunksLike(text: string): readonly SaidSize[] {
+  return [...text.matchAll(TRUNK_LIKE)].flatMap((match): SaidSize[] => {
+    const metres = THICK_AS[(match[1] ?? '').toLowerCase()];
+    return metres === undefined ? [] : [{ kind: 'trunk', metres, span: spanOf(match) }];
+  });
+}
+
 /**
  * Sizes in a text, in its order: heights, trunks and pots in metres, pots in litres, areas in square metres, counts. A
  * number that was corrected at once stands for the first. Sides without a unit are feet where `inFeet`, else metres.
@@ -172,6 +192,7 @@ export function saidSizes(text: string, inFeet: boolean): readonly SaidSize[] {
     ...lengthsSaid(text),
     ...potVolumes(text),
     ...counts(text),
+    ...trunksLike(text),
   ];
   return found.sort((a, b) => a.span.start - b.span.start);
 }

@@ -16,6 +16,7 @@ export const AMOUNT_UNITS = [
   'm',
   'C',
   'L',
+  'g',
   'kg',
   'g/m2',
   'kg/m2',
@@ -25,6 +26,13 @@ export const AMOUNT_UNITS = [
   '%',
 ] as const;
 export type AmountUnit = (typeof AMOUNT_UNITS)[number];
+
+/**
+ * How an amount is worked out for the enquirer's own size, where its unit does not say it: a layer of a depth, rain or
+ * water in millimetres, water for a tree by trunk and weeks since planting, a pot one step wider, a succulent by its pot.
+ */
+export const MEASURES = ['layer', 'rain', 'tree-water', 'pot-wider', 'succulent'] as const;
+export type MeasureId = (typeof MEASURES)[number];
 
 /** A number, or a span of numbers, with its unit. */
 export interface Quantity {

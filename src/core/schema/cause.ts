@@ -1,4 +1,4 @@
-import { amountSchema } from './amount.ts';
+import { amountSchema, MEASURES } from './amount.ts';
 import { z } from 'zod';
 import { COMMONNESS, EFFECT, FREQUENCY, HARM, SUSCEPTIBILITY } from './scale.ts';
 import {
@@ -64,6 +64,7 @@ export const optionSchema = z.strictObject({
   text: z.string().optional(),
   /** In place of that of the treatment. */
   amount: amountSchema.optional(),
+  measure: z.enum(MEASURES).optional(),
   ...forKinds,
 });
 
@@ -149,6 +150,7 @@ export const careTopicSchema = z.strictObject({
         }).shape,
         when: windowSchema.optional(),
         amount: amountSchema.optional(),
+        measure: z.enum(MEASURES).optional(),
         ...forKinds,
       }),
     )

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { amountSchema } from './amount.ts';
+import { amountSchema, MEASURES } from './amount.ts';
 import { MATTERS } from './law.ts';
 import { BURDEN } from './scale.ts';
 import { sourceRefSchema, treatmentIdSchema, wordOf } from './common.ts';
@@ -78,6 +78,7 @@ export const treatmentSchema = z.strictObject({
   limits: limitsSchema.optional(),
   /** How much, how often, how deep, for how long; not what stands on a label. */
   amount: amountSchema.optional(),
+  measure: z.enum(MEASURES).optional(),
   repeat: z.strictObject({ everyDays: z.number().int(), times: z.number().int() }).optional(),
   cautions: z.array(z.string()).default([]),
   effort: wordOf(BURDEN).default('low'),

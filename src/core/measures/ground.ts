@@ -1,0 +1,150 @@
+import { between, calculator, choice, exactly, number } from './calculator.ts';
+
+/** Litres of a layer: area in square metres, depth in metres. */
+export const layerLitres = (area: number, depth: number): number => 1000 * area * depth;
+
+export const layer = calculator(
+  'layer',
+  {
+    area: number('area', 0.05, 20000),
+    depth: number('length', 0.003, 0.6),
+    bag: number('volume', 5, 2000),
+  },
+  ({ area, depth, bag }) => {
+    const litres = layerLitres(area, depth);
+    return [
+      exactly('in-all', litres, 'volume'),
+      exactly('bags', Math.ceil(litres / bag - 1e-9), 'count'),
+    ];
+  },
+);
+
+/** A raised bed: compost as a share of the mix; the rest is topsoil. */
+export const raisedBed = calculator(
+  'raised-bed',
+  {
+    length: number('length', 0.2, 50),
+    width: number('length', 0.2, 10),
+    depth: number('length', 0.05, 1.5),
+    compost: number('percent', 5, 100),
+  },
+  ({ length, width, depth, compost }) => {
+    const litres = layerLitres(length * width, depth);
+    const share = compost / 100;
+    return [
+      exactly('in-all', litres, 'volume'),
+      exactly('compost', litres * share, 'volume'),
+      exactly('topsoil', litres * (1 - share), 'volume'),
+    ];
+  },
+);
+
+/** Rows set off from each other hold more plants: 2 / square root of 3 as many. */
+const SET_OFF = 2 / Math.sqrt(3);
+
+/** Plants on an area: the area divided by the spacing times itself, more where the rows are set off. */
+export function plantsOn(area: number, spacing: number, pattern: 'square' | 'set-off'): number {
+  const square = area / spacing ** 2;
+  return Math.round(pattern === 'square' ? square : square * SET_OFF);
+}
+
+export const plants = calculator(
+  'plants',
+  {
+    area: number('area', 0.05, 20000),
+    spacing: number('length', 0.02, 10),
+    pattern: choice('square', 'set-off'),
+  },
+  ({ area, spacing, pattern }) => [exactly('plants', plantsOn(area, spacing, pattern), 'count')],
+);
+
+/** Seed for a lawn or bed by its rate in grams to the square metre. */
+export const seed = calculator(
+  'seed',
+  { area: number('area', 0.1, 20000), rate: number('spread', 0.1, 100) },
+  ({ area, rate }) => [exactly('in-all', (area * rate) / 1000, 'mass')],
+);
+
+/** Times the width of the root ball, and clear of it below. Common practice. */
+const HOLE_TIMES = { from: 2, to: 3 } as const;
+
+export const plantingHole = calculator(
+  'planting-hole',
+  { ballWidth: number('length', 0.05, 3), ballHeight: number('length', 0.05, 1.5) },
+  ({ ballWidth, ballHeight }) => [
+    between('wide', HOLE_TIMES.from * ballWidth, HOLE_TIMES.to * ballWidth, 'length'),
+    exactly('deep', ballHeight, 'length'),
+  ],
+);
+
+/**
+ * Grams of ground limestone to the square metre that raise a soil by one pH unit between 5 and 7, to a depth of 15 cm, by
+ * texture. Source: common extension tables of 25 to 30, 50 to 60 and 80 to 100 lb to 1,000 sq ft (practice).
+ */
+const LIME_A_UNIT = { sand: 135, loam: 270, clay: 440 } as const;
+/** Most that is given at once, in grams to the square metre (practice: 50 lb to 1,000 sq ft). */
+const LIME_AT_ONCE = 245;
+/**
+ * Grams of sulfur to the square metre that lower a soil by one pH unit, to 15 cm, by texture. Source: common extension
+ * tables of 10, 20 and 30 lb to 1,000 sq ft (practice).
+ */
+const SULFUR_A_UNIT = { sand: 50, loam: 100, clay: 150 } as const;
+const SULFUR_AT_ONCE = 100;
+
+export const lime = calculator(
+  'lime',
+  {
+    present: number('pH', 3.5, 7.5),
+    wanted: number('pH', 5, 7.5),
+    texture: choice('sand', 'loam', 'clay'),
+    area: number('area', 0.1, 20000),
+  },
+  ({ present, wanted, texture, area }) => {
+    if (present >= wanted) return { code: 'not-less', input: 'present', than: 'wanted' };
+    const rate = (wanted - present) * LIME_A_UNIT[texture];
+    return [
+      exactly('rate', rate, 'spread'),
+      exactly('in-all', (rate * area) / 1000, 'mass'),
+      exactly('goes', Math.ceil(rate / LIME_AT_ONCE), 'count'),
+    ];
+  },
+);
+
+export const sulfur = calculator(
+  'sulfur',
+  {
+    present: number('pH', 4.5, 8.5),
+    wanted: number('pH', 4, 7.5),
+    texture: choice('sand', 'loam', 'clay'),
+    area: number('area', 0.1, 20000),
+  },
+  ({ present, wanted, texture, area }) => {
+    if (wanted >= present) return { code: 'not-less', input: 'wanted', than: 'present' };
+    const rate = (present - wanted) * SULFUR_A_UNIT[texture];
+    return [
+      exactly('rate', rate, 'spread'),
+      exactly('in-all', (rate * area) / 1000, 'mass'),
+      exactly('goes', Math.ceil(rate / SULFUR_AT_ONCE), 'count'),
+    ];
+  },
+);
+
+/** Fertilizer by its nitrogen: grams of nitrogen to the square metre and the first number on the bag. */
+export const nitrogen = calculator(
+  'nitrogen',
+  {
+    area: number('area', 0.1, 20000),
+    rate: number('spread', 0.5, 25),
+    percent: number('percent', 0.5, 50),
+    bag: number('mass', 0.2, 50),
+  },
+  ({ area, rate, percent, bag }) => {
+    const product = (100 * rate) / percent;
+    const kilograms = (product * area) / 1000;
+    return [
+      exactly('rate', product, 'spread'),
+      exactly('in-all', kilograms, 'mass'),
+      exactly('bags', Math.ceil(kilograms / bag - 1e-9), 'count'),
+    ];
+  },
+);
