@@ -10,6 +10,7 @@ const UNIT: Partial<Record<Dimension, string>> = {
   length: 'm',
   area: 'm^2',
   volume: 'l',
+  loose: 'l',
   mass: 'kg',
   water: 'mm',
   minutes: 'min',
@@ -107,7 +108,7 @@ describe('worked examples', () => {
     const values = {
       area: si('324 ft^2', 'area'),
       depth: si('1 in', 'length'),
-      bag: si('2 ft^3', 'volume'),
+      bag: si('2 ft^3', 'loose'),
     };
     expect(worked('layer', values, 'in-all', 'yd^3').from).toBeCloseTo(1, 6);
     expect(worked('layer', values, 'bags').from).toBe(14);

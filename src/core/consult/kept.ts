@@ -5,6 +5,7 @@ import { findDangers, type FoundDanger } from '../language/dangers.ts';
 import { extract, type Extracted } from '../language/extract.ts';
 import { partByPlant, type PlantPart } from '../language/severalPlants.ts';
 import { saidSizes, type SaidSize } from '../language/sizes.ts';
+import { usesUsUnits } from '../language/usUnits.ts';
 import type { Compiled } from '../library/compile.ts';
 import { makeLanguageContext } from '../library/languageContext.ts';
 import type { PlantId } from '../schema/common.ts';
@@ -54,15 +55,6 @@ export interface Kept {
   readonly dangers: (words: string) => readonly FoundDanger[];
 }
 
-/** Where people say degrees Fahrenheit: the United States, roughly. */
-const FAHRENHEIT = { south: 18, north: 49.4, west: -170, east: -66.9 } as const;
-
-const usesFahrenheit = ({ lat, lon }: Coordinates): boolean =>
-  lat > FAHRENHEIT.south &&
-  lat < FAHRENHEIT.north &&
-  lon > FAHRENHEIT.west &&
-  lon < FAHRENHEIT.east;
-
 /** What is kept of a library: of at most 64 enquiries each. Results do not depend on it; null stands for an unknown plant or country. */
 export function keepFor(library: Compiled): Kept {
   const makeAlmanac = createAlmanacs(library.places);
@@ -93,14 +85,14 @@ export function keepFor(library: Compiled): Kept {
   );
   const amounts = memoize(
     ({ words, place, today }: Enquiry) =>
-      saidAmounts(words, { today, south: place.lat < 0, fahrenheit: usesFahrenheit(place) }),
+      saidAmounts(words, { today, south: place.lat < 0, fahrenheit: usesUsUnits(place) }),
     {
       keyOf: ({ words, place: { lat, lon }, today }) => `${lat} ${lon} ${today} ${words}`,
       max: MAX_CACHED,
     },
   );
-  const sizes = memoize(({ words, place }: Enquiry) => saidSizes(words, usesFahrenheit(place)), {
-    keyOf: ({ words, place }) => `${usesFahrenheit(place) ? 'feet' : 'metres'} ${words}`,
+  const sizes = memoize(({ words, place }: Enquiry) => saidSizes(words, usesUsUnits(place)), {
+    keyOf: ({ words, place }) => `${usesUsUnits(place) ? 'feet' : 'metres'} ${words}`,
     max: MAX_CACHED,
   });
   const dangers = memoize((words: string) => findDangers(library.dangers, words), {

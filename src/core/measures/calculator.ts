@@ -8,6 +8,8 @@ export type Dimension =
   | 'length'
   | 'area'
   | 'volume'
+  /** Litres of mulch, soil and the like. */
+  | 'loose'
   | 'mass'
   | 'water'
   | 'minutes'

@@ -8,12 +8,12 @@ export const layer = calculator(
   {
     area: number('area', 0.05, 20000),
     depth: number('length', 0.003, 0.6),
-    bag: number('volume', 5, 2000),
+    bag: number('loose', 5, 2000),
   },
   ({ area, depth, bag }) => {
     const litres = layerLitres(area, depth);
     return [
-      exactly('in-all', litres, 'volume'),
+      exactly('in-all', litres, 'loose'),
       exactly('bags', Math.ceil(litres / bag - 1e-9), 'count'),
     ];
   },
@@ -32,9 +32,9 @@ export const raisedBed = calculator(
     const litres = layerLitres(length * width, depth);
     const share = compost / 100;
     return [
-      exactly('in-all', litres, 'volume'),
-      exactly('compost', litres * share, 'volume'),
-      exactly('topsoil', litres * (1 - share), 'volume'),
+      exactly('in-all', litres, 'loose'),
+      exactly('compost', litres * share, 'loose'),
+      exactly('topsoil', litres * (1 - share), 'loose'),
     ];
   },
 );

@@ -1,6 +1,7 @@
 import { appTexts } from '../texts/appTexts.ts';
 import { Route, Routes, useLocation } from 'react-router';
 import { styled } from 'styled-components';
+import { Bench } from '../screens/bench/Bench.tsx';
 import { CasePage } from '../screens/case/CasePage.tsx';
 import { Desk } from '../screens/desk/Desk.tsx';
 import { CausePage, Missing } from '../screens/library/CausePage.tsx';
@@ -42,6 +43,8 @@ export function App() {
             <Route path="compare/:first/:second" element={<ComparePage />} />
             <Route path="*" element={<Missing />} />
           </Route>
+          <Route path="/bench" element={<Bench />} />
+          <Route path="/bench/:id" element={<Bench />} />
           <Route path="*" element={<NotFound />} />
         </Routes>
       </PanelBoundary>

@@ -91,6 +91,7 @@ export function Header() {
         </NavLink>
         <NavLink to="/season">{commonTexts.season}</NavLink>
         <NavLink to="/library">{commonTexts.library}</NavLink>
+        <NavLink to="/bench">{commonTexts.bench}</NavLink>
       </Screens>
       <UnsavedCases />
       <Where>{clinic ? `${clinic.name}, ${clinic.region} · ${longDate(clinic.today)}` : ''}</Where>

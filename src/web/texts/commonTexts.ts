@@ -19,4 +19,5 @@ export const commonTexts = {
   desk: 'Desk',
   libraryNotLoaded: 'The library could not be loaded: the server does not answer.',
   season: 'Season',
+  bench: 'Bench',
 } as const;

@@ -1,0 +1,103 @@
+import { NavLink, useNavigate, useParams, useSearchParams } from 'react-router';
+import { styled } from 'styled-components';
+import { usesUsUnits } from '../../../core/language/usUnits.ts';
+import { CALCULATORS } from '../../../core/measures/all.ts';
+import { MEASURE_WORDS } from '../../../wording/measures.ts';
+import { Notice } from '../../kit/Notice.tsx';
+import { useAppSelector } from '../../store/store.ts';
+import { benchTexts } from '../../texts/benchTexts.ts';
+import { commonTexts } from '../../texts/commonTexts.ts';
+import { Calculation } from './Calculation.tsx';
+import { usualOf } from './blanks.ts';
+
+const Page = styled.main`
+  display: grid;
+  grid-template-columns: 300px minmax(0, 1fr);
+  min-height: 0;
+  @media (max-width: 760px) {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: 38% minmax(0, 1fr);
+  }
+`;
+const Side = styled.nav`
+  overflow: auto;
+  padding: 14px 0 20px 16px;
+  border-right: 1px solid var(--hairline);
+  & h2 {
+    font-size: 14px;
+    color: var(--quiet);
+    padding: 12px 0 3px;
+  }
+  & h2:first-child {
+    padding-top: 0;
+  }
+  & a {
+    display: block;
+    padding: 4px 14px 4px 8px;
+    border-left: 3px solid transparent;
+    color: var(--ink);
+    text-decoration: none;
+  }
+  & a:hover {
+    background: var(--teal-wash);
+  }
+  & a[aria-current='page'] {
+    border-left-color: var(--teal);
+    background: var(--teal-wash);
+    font-weight: 600;
+  }
+`;
+
+const GROUPS = ['water', 'ground', 'feeding', 'work'] as const;
+const ALL = GROUPS.flatMap((group) => CALCULATORS[group]);
+
+/** The bench: sums of the trade. What is typed stands in the address, so that a reload or a link keeps it. */
+export function Bench() {
+  const { id } = useParams();
+  const [search, setSearch] = useSearchParams();
+  const navigate = useNavigate();
+  const clinic = useAppSelector((state) => state.desk.clinic);
+  const isUs = clinic === null || usesUsUnits(clinic.place);
+  const calculator = id === undefined ? ALL[0] : ALL.find((one) => one.id === id);
+  const typed = calculator
+    ? { ...usualOf(calculator, isUs), ...Object.fromEntries(search.entries()) }
+    : {};
+  return (
+    <Page>
+      <Side aria-label={commonTexts.bench}>
+        {GROUPS.map((group) => (
+          <section key={group}>
+            <h2>{benchTexts.groups[group]}</h2>
+            <ul>
+              {CALCULATORS[group].map((one) => (
+                <li key={one.id}>
+                  <NavLink
+                    to={`/bench/${one.id}`}
+                    aria-current={one === calculator ? 'page' : undefined}
+                  >
+                    {MEASURE_WORDS[one.id]?.name}
+                  </NavLink>
+                </li>
+              ))}
+            </ul>
+          </section>
+        ))}
+      </Side>
+      {calculator ? (
+        <Calculation
+          calculator={calculator}
+          typed={typed}
+          isUs={isUs}
+          onType={(name, text) => {
+            const next = new URLSearchParams(search);
+            next.set(name, text);
+            setSearch(next, { replace: true });
+          }}
+          onStartOver={() => void navigate(`/bench/${calculator.id}`, { replace: true })}
+        />
+      ) : (
+        <Notice>{benchTexts.unknown}</Notice>
+      )}
+    </Page>
+  );
+}

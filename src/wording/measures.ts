@@ -1,0 +1,360 @@
+import type { Dimension, MeasureFault, Worked } from '../core/measures/calculator.ts';
+import type { ReadFault } from '../core/measures/readMeasure.ts';
+import type { AmountUnit } from '../core/schema/amount.ts';
+import { areaText } from './amounts.ts';
+import { looseText, quantityText } from './quantities.ts';
+
+/** The words of one calculator: a sentence with blanks, and one with what was worked out. */
+export interface MeasureWords {
+  readonly name: string;
+  /** `{input}` stands where a blank is filled in. */
+  readonly asks: string;
+  /** `{result}` stands where a result is said. */
+  readonly gives: string;
+  /** What it rests on, and where it ends. */
+  readonly rests: string;
+  /** What is in the blanks at first, as it would be typed: in US units, and elsewhere. */
+  readonly usual: Readonly<Record<string, readonly [us: string, metric: string]>>;
+}
+
+const both = (value: string): readonly [string, string] => [value, value];
+
+/** Words by the id of the calculator. */
+export const MEASURE_WORDS: Readonly<Record<string, MeasureWords>> = {
+  'new-tree': {
+    name: 'Water for a new tree',
+    asks: 'The trunk is {trunk} thick and was planted {since} ago.',
+    gives:
+      'Pour {each-time} slowly on the root ball, every {every}. Skip a turn after 25 mm (1 in) of rain.',
+    rests:
+      'A gallon to a gallon and a half for each inch of trunk, a gallon at least: daily for two weeks, every two to three days to the twelfth week, then weekly until the ground freezes. University of Minnesota Extension, from memory. Soil that drains is assumed; on sand oftener, on clay less often.',
+    usual: { trunk: ['1 in', '2.5 cm'], since: both('3 weeks') },
+  },
+  'grown-tree': {
+    name: 'Soaking a grown tree',
+    asks: 'The crown is {spread} wide; the soil is {texture} and is to be wet {depth} deep.',
+    gives: 'That takes {water} of water under the whole crown, {in-all} in all.',
+    rests:
+      'An inch of water wets about 30 cm (12 in) of sand, 20 cm (8 in) of loam or 15 cm (6 in) of clay. Common practice; check with a rod.',
+    usual: { spread: ['16 ft', '5 m'], depth: ['2 ft', '60 cm'], texture: both('loam') },
+  },
+  'bed-water': {
+    name: 'Water for a lawn or bed',
+    asks: '{area} of it needs {need} a week, and {rain} fell.',
+    gives: '{missing} is wanting: {in-all}.',
+    rests: 'A millimeter of water on a square meter is a liter.',
+    usual: { area: ['100 sq ft', '10 m2'], need: ['1 in', '25 mm'], rain: ['0.25 in', '6 mm'] },
+  },
+  'pot-water': {
+    name: 'Water for a pot',
+    asks: 'The pot is {width} wide.',
+    gives:
+      'It holds about {holds} of mix and takes {each-time} each time, until some runs out below.',
+    rests:
+      'A pot as high as wide and a little narrower below; a fifth to a third of its volume is poured on. Common practice.',
+    usual: { width: ['10 in', '25 cm'] },
+  },
+  succulent: {
+    name: 'How often a succulent drinks',
+    asks: 'The pot is {width} wide, and it is {season}.',
+    gives: 'Water about every {every}, and only when the mix is dry right through.',
+    rests:
+      'In winter 7 to 10 days for each inch of pot (common practice); about twice as often while it grows (our own estimate).',
+    usual: { width: ['6 in', '15 cm'], season: both('winter') },
+  },
+  sprinkler: {
+    name: 'How long the sprinkler runs',
+    asks: 'Tins caught {caught} in {minutes}; {wanted} a week is wanted, on {days} days.',
+    gives: 'It gives {rate} an hour: run it {run-a-week} a week, {run-each-time} each time.',
+    rests:
+      'Set out at least six tins and take their mean. Where water runs off, stop and go on after half an hour.',
+    usual: {
+      caught: ['0.25 in', '6 mm'],
+      minutes: both('15 min'),
+      wanted: ['1 in', '25 mm'],
+      days: both('2'),
+    },
+  },
+  drip: {
+    name: 'How long the drip line runs',
+    asks: '{drippers} drippers give {flow} each; {wanted} is wanted.',
+    gives: 'Run it for {run}.',
+    rests: 'Measure one dripper into a cup: lines clog.',
+    usual: { flow: ['1 gph', '4 L/h'], drippers: both('12'), wanted: ['6 gal', '24 L'] },
+  },
+  leaching: {
+    name: 'Water against salt',
+    asks: 'The water has {water}, the plant bears {bears}, and {need} is its need.',
+    gives: 'Let {share} run through below: {in-all} in all.',
+    rests:
+      'Share = EC of the water / (5 x EC borne - EC of the water). Ayers and Westcot, FAO 29 (1985), equation 9, from memory. Only where water drains away below.',
+    usual: { water: both('1.5 dS/m'), bears: both('2.5 dS/m'), need: ['1 in', '25 mm'] },
+  },
+  roof: {
+    name: 'Roof to barrel',
+    asks: 'The roof covers {area}, {rain} falls, and the barrel holds {barrel}.',
+    gives:
+      'The roof gives {gives}. The barrel is full after {fills-after} of rain and runs over by {overflow}; full it weighs {weight} and its own weight.',
+    rests:
+      'A thousand square feet under an inch give 623 gallons; nothing is taken off for what splashes.',
+    usual: { area: ['1000 sq ft', '90 m2'], rain: ['1 in', '25 mm'], barrel: ['55 gal', '200 L'] },
+  },
+  layer: {
+    name: 'Mulch, compost or gravel',
+    asks: 'A layer {depth} deep on {area}, in bags of {bag}.',
+    gives: 'That is {in-all}: {bags} bags.',
+    rests: 'Mulch lies 5 to 8 cm (2 to 3 in) deep and clear of every trunk.',
+    usual: { area: ['100 sq ft', '10 m2'], depth: ['3 in', '7 cm'], bag: ['2 cu ft', '50 L'] },
+  },
+  'raised-bed': {
+    name: 'Filling a raised bed',
+    asks: 'It is {length} by {width} and {depth} deep, with {compost} of compost in the mix.',
+    gives: 'It takes {in-all}: {compost} of compost and {topsoil} of topsoil.',
+    rests:
+      'A third of compost where the topsoil is good; some fill with 60 to 70 %, which sinks and brings salts and phosphorus.',
+    usual: {
+      length: ['8 ft', '2.4 m'],
+      width: ['4 ft', '1.2 m'],
+      depth: ['12 in', '30 cm'],
+      compost: both('33 %'),
+    },
+  },
+  plants: {
+    name: 'Plants or plugs for an area',
+    asks: '{area} at {spacing} apart, in rows that are {pattern}.',
+    gives: 'That takes {plants} plants.',
+    rests:
+      'The area divided by the spacing times itself: half the spacing needs four times the plants. Rows set off hold 15 % more.',
+    usual: { area: ['100 sq ft', '10 m2'], spacing: ['12 in', '30 cm'], pattern: both('square') },
+  },
+  seed: {
+    name: 'Seed for an area',
+    asks: '{area} at {rate}.',
+    gives: 'That takes {in-all} of seed.',
+    rests:
+      'Fescue and rye 20 to 35 g to the square meter (4 to 7 lb to 1,000 sq ft), bluegrass half as much; the bag decides.',
+    usual: { area: ['1000 sq ft', '100 m2'], rate: ['6 lb/1000 sq ft', '30 g/m2'] },
+  },
+  'planting-hole': {
+    name: 'The planting hole',
+    asks: 'The root ball is {ballWidth} wide and {ballHeight} high.',
+    gives:
+      'Dig {wide} wide and {deep} deep, no deeper, so that the root flare stands at the surface.',
+    rests: 'Two to three times as wide as the ball. Common practice.',
+    usual: { ballWidth: ['16 in', '40 cm'], ballHeight: ['12 in', '30 cm'] },
+  },
+  nitrogen: {
+    name: 'Fertilizer by its nitrogen',
+    asks: '{area} is to get {rate} of nitrogen; the first number on the bag of {bag} is {percent}.',
+    gives: 'Spread {rate}: {in-all} in all, {bags} bags.',
+    rests:
+      'A lawn gets about 5 g of nitrogen to the square meter (1 lb to 1,000 sq ft) at a time, 10 to 15 in a year. Test the soil before anything else is fed; the label decides.',
+    usual: {
+      area: ['1000 sq ft', '100 m2'],
+      rate: ['1 lb/1000 sq ft', '5 g/m2'],
+      percent: both('20 %'),
+      bag: ['15 lb', '7 kg'],
+    },
+  },
+  lime: {
+    name: 'Lime by a soil test',
+    asks: 'The test says {present}, {wanted} is wanted; the soil is {texture}, {area} of it.',
+    gives:
+      'It takes {rate} of ground limestone, {in-all} in all, in {goes} goes half a year apart.',
+    rests:
+      'About 130, 270 and 440 g to the square meter for one unit of pH in sand, loam and clay, 15 cm (6 in) deep; no more than 250 at once. Common tables: the laboratory’s own figure by buffer pH goes first.',
+    usual: {
+      present: both('5.5'),
+      wanted: both('6.5'),
+      texture: both('loam'),
+      area: ['100 sq ft', '10 m2'],
+    },
+  },
+  sulfur: {
+    name: 'Sulfur by a soil test',
+    asks: 'The test says {present}, {wanted} is wanted; the soil is {texture}, {area} of it.',
+    gives: 'It takes {rate} of sulfur, {in-all} in all, in {goes} goes half a year apart.',
+    rests:
+      'About 50, 100 and 150 g to the square meter for one unit of pH in sand, loam and clay, 15 cm (6 in) deep; no more than 100 at once. Common tables. Soil with free lime cannot be soured.',
+    usual: {
+      present: both('7.0'),
+      wanted: both('5.5'),
+      texture: both('loam'),
+      area: ['100 sq ft', '10 m2'],
+    },
+  },
+  granules: {
+    name: 'Granules over an area',
+    asks: 'The bag of {bag} covers {covers}, says its label; the area is {area}.',
+    gives:
+      'Weigh out {in-all} and spread {each-way} lengthwise and {each-way} across; {bags} bags.',
+    rests:
+      'The weight of the bag over the area that its label says it covers. Labels that go by the tree are never scaled up.',
+    usual: {
+      bag: ['10 lb', '5 kg'],
+      covers: ['5000 sq ft', '500 m2'],
+      area: ['1000 sq ft', '100 m2'],
+    },
+  },
+  mix: {
+    name: 'A mix from the label’s rate',
+    asks: 'The label says {rate}; the tank holds {tank} and is filled {fillings} times.',
+    gives: 'Measure {each-filling} for each filling, {in-all} in all.',
+    rests:
+      'The rate is read from the label in the hand; nothing stronger is right, and what is left over is a waste to be brought back.',
+    usual: { rate: ['2 tbsp/gal', '8 mL/L'], tank: ['2 gal', '8 L'], fillings: both('1') },
+  },
+  packs: {
+    name: 'How many packs, and the price',
+    asks: 'One pack covers {covers} and costs {price}; {area} is treated {times} times.',
+    gives: 'That takes {packs} packs, {cost} in all.',
+    rests: 'The label says how often in a year it may be used at most.',
+    usual: {
+      covers: ['500 sq ft', '50 m2'],
+      price: both('12'),
+      area: ['1200 sq ft', '120 m2'],
+      times: both('2'),
+    },
+  },
+  mowing: {
+    name: 'An overgrown lawn',
+    asks: 'The grass stands {now} high and is to be {wanted}.',
+    gives: 'Cut it to {first} first, {cuts} cuts in all, {between} apart.',
+    rests: 'Never more than a third of the blade at once.',
+    usual: { now: ['9 in', '22 cm'], wanted: ['3 in', '8 cm'] },
+  },
+  wound: {
+    name: 'A wound on a trunk',
+    asks: 'The wound is {width} wide on a trunk {trunk} thick.',
+    gives: 'It goes {share} of the way round.',
+    rests:
+      'The width counts, not the height. Up to a quarter of the way round a tree closes it in some years; from a half on it is in danger, all the way round it dies above unless it is bridge grafted. Common practice.',
+    usual: { width: ['3 in', '8 cm'], trunk: ['5 in', '13 cm'] },
+  },
+  grubs: {
+    name: 'Counting grubs',
+    asks: '{found} grubs under {lifted} of turf.',
+    gives: 'That is {to-the-square-metre} to the square meter.',
+    rests:
+      'From about 60 to 100 to the square meter (6 to 10 to the square foot) they are worth treating; a lawn that is watered bears more. Common practice.',
+    usual: { found: both('6'), lifted: ['1 sq ft', '0.1 m2'] },
+  },
+};
+
+const UNIT_OF: Partial<Readonly<Record<Dimension, AmountUnit>>> = {
+  mass: 'kg',
+  volume: 'L',
+  water: 'mm',
+  days: 'days',
+  weeks: 'weeks',
+  percent: '%',
+  spread: 'g/m2',
+  pH: 'pH',
+};
+
+/** Two digits that count above ten, one decimal below. */
+const rounded = (value: number): number => Number(value.toPrecision(value >= 100 ? 3 : 2));
+const span = (from: number, to: number): string =>
+  from === to ? rounded(from).toLocaleString('en-US') : `${rounded(from)} to ${rounded(to)}`;
+
+const SMALL_LITRES = 0.5;
+const TABLESPOON_LITRES = 0.01478676;
+const HOUR = 60;
+
+/** Under half a liter people measure in milliliters and tablespoons. */
+const spoons = (litres: number): string =>
+  `${rounded(1000 * litres)} mL (${rounded(litres / TABLESPOON_LITRES)} tablespoons)`;
+
+function minutesText(minutes: number): string {
+  const whole = Math.round(minutes);
+  if (whole < HOUR) return `${whole} minutes`;
+  const rest = whole % HOUR;
+  const hours = `${Math.floor(whole / HOUR)} h`;
+  return rest === 0 ? hours : `${hours} ${rest} min`;
+}
+
+/** One thing that was worked out, in metric and US units. */
+export function workedText({ from, to, dimension }: Worked): string {
+  const unit = UNIT_OF[dimension];
+  switch (dimension) {
+    case 'length':
+      return to < 1.5
+        ? quantityText({ from: rounded(100 * from), to: rounded(100 * to), unit: 'cm' })
+        : quantityText({ from: rounded(from), to: rounded(to), unit: 'm' });
+    case 'area':
+      return areaText(from);
+    case 'loose':
+      return looseText({ from: rounded(from), to: rounded(to), unit: 'L' });
+    case 'minutes':
+      return minutesText(from);
+    case 'volume':
+      if (to > 0 && to < SMALL_LITRES) return spoons(to);
+      break;
+    case 'mass':
+      if (to > 0 && to < 1)
+        return quantityText({ from: rounded(1000 * from), to: rounded(1000 * to), unit: 'g' });
+      break;
+    default:
+  }
+  return unit === undefined
+    ? span(from, to)
+    : quantityText({ from: rounded(from), to: rounded(to), unit });
+}
+
+/** What a blank of a dimension may hold, as examples. */
+const EXAMPLES: Readonly<Record<Dimension, string>> = {
+  length: '2 in, 30 cm or 4 ft',
+  area: '100 sq ft, 10 m2 or 3 by 5 ft',
+  volume: '2 gal, 10 L or 1 1/2 cups',
+  loose: '2 cu ft, 50 L or 1 cu yd',
+  mass: '10 lb or 500 g',
+  water: '1 in or 25 mm',
+  minutes: '15 min or 1 h',
+  days: '10 days or 2 weeks',
+  weeks: '3 weeks or 2 months',
+  percent: '20 %',
+  count: '12',
+  flow: '1 gph or 4 L/h',
+  salinity: '1.5 dS/m',
+  pH: '6.5',
+  money: '12.50',
+  spread: '1 lb/1000 sq ft or 5 g/m2',
+  dilution: '2 tbsp/gal, 8 mL/L, 2 % or 1:100',
+};
+
+/** Why a blank is not understood, and what to write. */
+export function readFaultText(fault: ReadFault, dimension: Dimension): string {
+  const write = `Write ${EXAMPLES[dimension]}.`;
+  return fault.code === 'no-number'
+    ? `There is no number. ${write}`
+    : `"${fault.unit}" is no unit for this. ${write}`;
+}
+
+/** Why nothing was worked out, and what would help; null for a blank that is empty. */
+export function measureFaultText(fault: MeasureFault): string | null {
+  switch (fault.code) {
+    case 'missing':
+      return null;
+    case 'out-of-range': {
+      const { dimension, least, most } = fault;
+      const edge = (value: number): string =>
+        workedText({ id: '', from: value, to: value, dimension });
+      return `That is not likely: between ${edge(least)} and ${edge(most)} makes sense.`;
+    }
+    case 'no-choice':
+      return `Choose one of ${fault.choices.join(', ')}.`;
+    case 'not-less':
+      return 'One of the two must be less than the other: look at both once more.';
+  }
+}
+
+/** Words of the choices. */
+export const CHOICE_WORDS: Readonly<Record<string, string>> = {
+  sand: 'sand',
+  loam: 'loam',
+  clay: 'clay',
+  winter: 'winter',
+  summer: 'summer',
+  square: 'in line',
+  'set-off': 'set off',
+};
