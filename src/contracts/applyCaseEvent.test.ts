@@ -113,7 +113,18 @@ describe('the plan of a plant', () => {
       done: [],
       kept: dates,
       seen: { 'first moth': '2026-05-20' },
+      given: [],
     });
+  });
+  it('keeps the last sheets that were given, each with its exact text', () => {
+    const give = (n: number) => ({
+      kind: 'sheet-given' as const,
+      plantId,
+      sheet: { on: '2026-06-13', how: 'print' as const, text: `Sheet ${n}` },
+    });
+    const { given } = planAfter(...Array.from({ length: 25 }, (_, n) => give(n)));
+    expect(given).toHaveLength(20);
+    expect(given.at(-1)).toEqual({ on: '2026-06-13', how: 'print', text: 'Sheet 24' });
   });
   it('forgets an event that was not seen after all', () => {
     const seen = { kind: 'event-seen', plantId, event: 'first moth' } as const;

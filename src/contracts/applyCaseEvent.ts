@@ -178,6 +178,11 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
       }));
     case 'dates-kept':
       return changePlan(record, event.plantId, (plan) => ({ ...plan, kept: event.dates }));
+    case 'sheet-given':
+      return changePlan(record, event.plantId, (plan) => ({
+        ...plan,
+        given: [...plan.given, event.sheet].slice(-MAX_GIVEN),
+      }));
     case 'event-seen':
       return changePlan(record, event.plantId, (plan) => ({
         ...plan,
@@ -206,6 +211,9 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
       };
   }
 }
+
+/** Sheets that a plant keeps at most; the oldest give way, and stay in the log. */
+const MAX_GIVEN = 20;
 
 /** Conflicts that a case keeps at most; the oldest give way, and stay in the log. */
 const MAX_CONFLICTS = 50;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
 import {
   closingAnswerSchema,
+  givenSheetSchema,
   CASE_STATUSES,
   idSchema,
   storedAnswerSchema,
@@ -78,6 +79,7 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
     event: idSchema,
     on: isoDateSchema.nullable(),
   }),
+  z.strictObject({ kind: z.literal('sheet-given'), plantId, sheet: givenSheetSchema }),
   z.strictObject({ kind: z.literal('plant-added'), plantId }),
   z.strictObject({ kind: z.literal('channel-set'), channel: z.enum(CHANNELS) }),
   /** Sets the fields that it names and leaves the others. */

@@ -42,6 +42,20 @@ export const stepDaySchema = z.strictObject({ step: idSchema, on: isoDateSchema 
 /** Dates that were told, with the number of the application. */
 export const storedDateSchema = stepDaySchema.extend({ number: z.number().int().min(1).max(99) });
 
+/** How the sheet of a call was handed over. */
+export const SHEET_WAYS = ['print', 'copy', 'email', 'message'] as const;
+export type SheetWay = (typeof SHEET_WAYS)[number];
+/** Longest sheet that is kept, in characters: several plants with all their steps. */
+export const MAX_SHEET = 40_000;
+
+/** The exact text that an enquirer was given. */
+export const givenSheetSchema = z.strictObject({
+  on: isoDateSchema,
+  how: z.enum(SHEET_WAYS),
+  text: textSchema(MAX_SHEET),
+});
+export type GivenSheet = z.infer<typeof givenSheetSchema>;
+
 /** What the dates of a plan hang on besides the advice, and the dates that were told. */
 export const casePlanSchema = z.strictObject({
   harvest: isoDateSchema.nullable(),
@@ -50,11 +64,20 @@ export const casePlanSchema = z.strictObject({
   kept: z.array(storedDateSchema),
   /** Days on which events were seen that windows are counted from, by the name of the event. */
   seen: z.record(textSchema(80), isoDateSchema).default({}),
+  /** Sheets that were given, the newest last. */
+  given: z.array(givenSheetSchema).default([]),
 });
 export type CasePlan = z.infer<typeof casePlanSchema>;
 
 /** A plan of which nothing is known yet. */
-export const NO_PLAN: CasePlan = { harvest: null, labels: {}, done: [], kept: [], seen: {} };
+export const NO_PLAN: CasePlan = {
+  harvest: null,
+  labels: {},
+  done: [],
+  kept: [],
+  seen: {},
+  given: [],
+};
 
 /**
  * An answer as it was when a case was closed. One that an earlier version stored in another form is read as none: it must

@@ -69,6 +69,7 @@ export function fieldsSet(event: LoggedEvent | CaseEvent): readonly SetField[] {
     case 'closing-answer-stored':
     case 'step-done':
     case 'step-undone':
+    case 'sheet-given':
     case 'plant-added':
     case 'conflict-settled':
       return [];

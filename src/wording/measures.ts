@@ -102,7 +102,7 @@ export const MEASURE_WORDS: Readonly<Record<string, MeasureWords>> = {
   layer: {
     name: 'Mulch, compost or gravel',
     asks: 'A layer {depth} deep on {area}, in bags of {bag}.',
-    gives: 'That is {in-all}: {bags} bags.',
+    gives: 'That is {in-all}. Bags: {bags}.',
     rests: 'Mulch lies 5 to 8 cm (2 to 3 in) deep and clear of every trunk.',
     usual: { area: ['100 sq ft', '10 m2'], depth: ['3 in', '7 cm'], bag: ['2 cu ft', '50 L'] },
   },
@@ -122,7 +122,7 @@ export const MEASURE_WORDS: Readonly<Record<string, MeasureWords>> = {
   plants: {
     name: 'Plants or plugs for an area',
     asks: '{area} at {spacing} apart, in rows that are {pattern}.',
-    gives: 'That takes {plants} plants.',
+    gives: 'Plants: {plants}.',
     rests:
       'The area divided by the spacing times itself: half the spacing needs four times the plants. Rows set off hold 15 % more.',
     usual: { area: ['100 sq ft', '10 m2'], spacing: ['12 in', '30 cm'], pattern: both('square') },
@@ -146,7 +146,7 @@ export const MEASURE_WORDS: Readonly<Record<string, MeasureWords>> = {
   nitrogen: {
     name: 'Fertilizer by its nitrogen',
     asks: '{area} is to get {rate} of nitrogen; the first number on the bag of {bag} is {percent}.',
-    gives: 'Spread {rate}: {in-all} in all, {bags} bags.',
+    gives: 'Spread {rate}: {in-all} in all. Bags: {bags}.',
     rests:
       'A lawn gets about 5 g of nitrogen to the square meter (1 lb to 1,000 sq ft) at a time, 10 to 15 in a year. Test the soil before anything else is fed; the label decides.',
     usual: {
@@ -187,7 +187,7 @@ export const MEASURE_WORDS: Readonly<Record<string, MeasureWords>> = {
     name: 'Granules over an area',
     asks: 'The bag of {bag} covers {covers}, says its label; the area is {area}.',
     gives:
-      'Weigh out {in-all} and spread {each-way} lengthwise and {each-way} across; {bags} bags.',
+      'Weigh out {in-all} and spread {each-way} lengthwise and {each-way} across. Bags: {bags}.',
     rests:
       'The weight of the bag over the area that its label says it covers. Labels that go by the tree are never scaled up.',
     usual: {
@@ -207,7 +207,7 @@ export const MEASURE_WORDS: Readonly<Record<string, MeasureWords>> = {
   packs: {
     name: 'How many packs, and the price',
     asks: 'One pack covers {covers} and costs {price}; {area} is treated {times} times.',
-    gives: 'That takes {packs} packs, {cost} in all.',
+    gives: 'Packs: {packs}, for {cost} in all.',
     rests: 'The label says how often in a year it may be used at most.',
     usual: {
       covers: ['500 sq ft', '50 m2'],

@@ -1,10 +1,12 @@
+import { useEffect } from 'react';
 import { NavLink, useNavigate, useParams, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import { usesUsUnits } from '../../../core/language/usUnits.ts';
 import { CALCULATORS } from '../../../core/measures/all.ts';
 import { MEASURE_WORDS } from '../../../wording/measures.ts';
 import { Notice } from '../../kit/Notice.tsx';
-import { useAppSelector } from '../../store/store.ts';
+import { loadClinic } from '../../store/actions.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { benchTexts } from '../../texts/benchTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { Calculation } from './Calculation.tsx';
@@ -26,10 +28,10 @@ const Side = styled.nav`
   & h2 {
     font-size: 14px;
     color: var(--quiet);
-    padding: 12px 0 3px;
+    padding-bottom: 3px;
   }
-  & h2:first-child {
-    padding-top: 0;
+  & section + section {
+    padding-top: 14px;
   }
   & a {
     display: block;
@@ -57,6 +59,10 @@ export function Bench() {
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
   const clinic = useAppSelector((state) => state.desk.clinic);
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    if (!clinic) void loadClinic(dispatch);
+  }, [clinic, dispatch]);
   const isUs = clinic === null || usesUsUnits(clinic.place);
   const calculator = id === undefined ? ALL[0] : ALL.find((one) => one.id === id);
   const typed = calculator

@@ -40,8 +40,8 @@ const Comes = styled.div`
   font-size: 19px;
   line-height: 1.6;
   & strong {
-    font-family: var(--figures);
-    font-size: 18px;
+    font-weight: 600;
+    font-variant-numeric: tabular-nums;
   }
 `;
 const Rests = styled.div`

@@ -1,5 +1,6 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
+import { sheetTexts } from '../../texts/sheetTexts.ts';
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { midSentence } from '../../../wording/midSentence.ts';
@@ -120,10 +121,11 @@ interface AdvicePanelProps {
   /** It is the answer that the case was closed with. */
   readonly closed: boolean;
   readonly onDates: () => void;
+  readonly onSheet: () => void;
 }
 
 /** The advice so far: a sentence to say aloud, dated steps, cautions, and what not to do. */
-export function AdvicePanel({ answer, today, closed, onDates }: AdvicePanelProps) {
+export function AdvicePanel({ answer, today, closed, onDates, onSheet }: AdvicePanelProps) {
   if (!answer) return null;
   if (answer.urgent) return <Notice>{caseTexts.adviceWaits}</Notice>;
   const { verdict, headline, answers, steps, cautions, refer, notDoing, differ, lookAgain } =
@@ -135,6 +137,9 @@ export function AdvicePanel({ answer, today, closed, onDates }: AdvicePanelProps
         <Verdict $careful={CAREFUL.includes(verdict)}>{VERDICT_WORDS[verdict]}</Verdict>
         <Button kind="quiet" onPress={onDates}>
           {caseTexts.dates} <Key>Alt T</Key>
+        </Button>
+        <Button kind="quiet" onPress={onSheet}>
+          {sheetTexts.sheet} <Key>Alt L</Key>
         </Button>
       </ColumnTitle>
       <Headline>{headline}</Headline>

@@ -1,5 +1,6 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
+import { sheetTexts } from '../../texts/sheetTexts.ts';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { styled } from 'styled-components';
@@ -26,6 +27,7 @@ import { HeardPanel } from './HeardPanel.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
 import { Column, Columns } from './common/layout.ts';
 import { PlantTabs } from './PlantTabs.tsx';
+import { SheetPanel } from './sheet/SheetPanel.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
 import { UrgentBar } from './UrgentBar.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
@@ -123,7 +125,8 @@ function OpenCase({ record, plant }: OpenCaseProps) {
   const navigate = useNavigate();
   const happen = useRecordEvent();
   const [keysShown, setKeysShown] = useState(false);
-  const [dates, setDates] = useState(false);
+  const [beside, setBeside] = useState<'causes' | 'dates' | 'sheet'>('causes');
+  const turnTo = (panel: 'dates' | 'sheet'): void => setBeside(beside === panel ? 'causes' : panel);
   const [adding, setAdding] = useState<string | null>(null);
   const consulted = useAppSelector(({ cases }) => cases.consulted);
   const without = useAppSelector(({ cases }) => cases.without);
@@ -139,7 +142,8 @@ function OpenCase({ record, plant }: OpenCaseProps) {
   const addFinding = (): void => setAdding(selectedWords());
   useKeys({
     'alt+s': addFinding,
-    'alt+t': () => setDates(!dates),
+    'alt+t': () => turnTo('dates'),
+    'alt+l': () => turnTo('sheet'),
     '?': () => setKeysShown(true),
     'alt+w': () => document.getElementById('words')?.focus(),
     'alt+p': addPlant,
@@ -164,13 +168,22 @@ function OpenCase({ record, plant }: OpenCaseProps) {
               onPoint={(finding) => void showWithout(caseId, finding)}
             />
           </PanelBoundary>
-          {dates && answer ? (
+          {beside === 'sheet' && answer ? (
+            <PanelBoundary name={sheetTexts.sheetToTakeAlong} resetKey={panelKey}>
+              <SheetPanel
+                record={record}
+                plant={plant}
+                answer={answer}
+                onClose={() => setBeside('causes')}
+              />
+            </PanelBoundary>
+          ) : beside === 'dates' && answer ? (
             <PanelBoundary name={caseTexts.datesPanel} resetKey={panelKey}>
               <DatesPanel
                 caseId={caseId}
                 plant={plant}
                 answer={answer}
-                onClose={() => setDates(false)}
+                onClose={() => setBeside('causes')}
               />
             </PanelBoundary>
           ) : (
@@ -191,7 +204,8 @@ function OpenCase({ record, plant }: OpenCaseProps) {
                     answer={answer}
                     today={plant.date}
                     closed={record.status === 'closed' && plant.closingAnswer !== null}
-                    onDates={() => setDates(true)}
+                    onDates={() => setBeside('dates')}
+                    onSheet={() => setBeside('sheet')}
                   />
                 </PanelBoundary>
               </Column>

@@ -1,4 +1,5 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
+import { sheetTexts } from '../../texts/sheetTexts.ts';
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { Button } from '../../kit/Button.tsx';
@@ -34,6 +35,7 @@ const KEYS = [
   ['Alt U', caseTexts.cannotTell],
   ['Alt 0', caseTexts.noneOfTheLook],
   ['Alt T', caseTexts.goToDates],
+  ['Alt L', sheetTexts.key],
   ['Alt G', caseTexts.urgentKey],
   ['Alt P', caseTexts.addAnotherPlant],
   ['Alt D', caseTexts.backToTheDesk],

@@ -179,6 +179,7 @@ describe('Advice so far', () => {
         today="2026-06-13"
         closed={false}
         onDates={ignore}
+        onSheet={ignore}
       />,
     );
     const panel = screen.getByRole('region', { name: 'Advice so far' });
@@ -190,7 +191,9 @@ describe('Advice so far', () => {
 
   it('marks the answer that a case was closed with', () => {
     const { answer } = opened('there are spots');
-    showPanel(<AdvicePanel answer={answer} today="2026-06-13" closed onDates={ignore} />);
+    showPanel(
+      <AdvicePanel answer={answer} today="2026-06-13" closed onDates={ignore} onSheet={ignore} />,
+    );
     expect(screen.getByText(/as answered when the case was closed/)).toBeTruthy();
   });
 });

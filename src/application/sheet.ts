@@ -1,0 +1,220 @@
+import type { ConsultResponse } from '../contracts/consult.ts';
+import { civil, parseDay, type Day } from '../core/timing/calendar.ts';
+import { dayInWords } from '../wording/days.ts';
+import { midSentence } from '../wording/midSentence.ts';
+import { sheetWords } from '../wording/sheet.ts';
+
+/** One step on the sheet. */
+export interface SheetStep {
+  readonly id: string;
+  readonly when: string;
+  readonly text: string;
+  readonly amount: string | null;
+  readonly mind: readonly string[];
+}
+
+/** What the sheet says of one plant. */
+export interface SheetPart {
+  readonly title: string;
+  readonly plant: string | null;
+  readonly say: string;
+  readonly answers: readonly { readonly asked: string; readonly text: string }[];
+  readonly steps: readonly SheetStep[];
+  readonly doNot: readonly string[];
+  readonly callIn: readonly string[];
+  readonly expect: string | null;
+  readonly cautions: readonly string[];
+  readonly lookAgain: string;
+}
+
+/** The sheet that an enquirer takes along: one part for each plant of the call. */
+export interface Sheet {
+  readonly clinic: string;
+  readonly region: string;
+  readonly date: string;
+  readonly caseNumber: number;
+  readonly parts: readonly SheetPart[];
+}
+
+/** Where and when a sheet is given. */
+export interface SheetOf {
+  readonly clinic: string;
+  readonly region: string;
+  readonly today: Day;
+  readonly caseNumber: number;
+}
+
+function dayWords(iso: string, today: Day): string {
+  const day = parseDay(iso);
+  return day.ok ? dayInWords(day.value, today) : iso;
+}
+
+function whenWords({ when }: ConsultResponse['advice']['steps'][number], today: Day): string {
+  const from = dayWords(when.from, today);
+  const begins = parseDay(when.from);
+  const isNow = begins.ok && begins.value <= today;
+  if (when.to === null) return isNow ? 'Now' : `From ${from}`;
+  const to = dayWords(when.to, today);
+  return isNow ? `Now, until ${to}` : `${from} to ${to}`;
+}
+
+/** What the sheet says of one plant, from the answer that stands. */
+export function sheetPart(answer: ConsultResponse, today: Day): SheetPart {
+  const { advice, causes, plant } = answer;
+  const name = plant === null ? null : midSentence(plant.name);
+  return {
+    title: name === null ? sheetWords.titleOfNone : sheetWords.title(name),
+    plant: name,
+    say: advice.headline,
+    answers: advice.answers.map(({ asked, text }) => ({ asked, text })),
+    steps: advice.steps.map((step) => ({
+      id: step.id,
+      when: whenWords(step, today),
+      text: step.text,
+      amount: step.amount?.text ?? null,
+      mind: step.cautions,
+    })),
+    doNot: advice.notDoing.map(({ text, why }) => `${text}: ${midSentence(why)}`),
+    callIn: advice.refer,
+    expect: causes[0]?.expect ?? null,
+    cautions: advice.cautions,
+    lookAgain: sheetWords.lookAgain(dayWords(advice.lookAgain, today)),
+  };
+}
+
+/** The sheet of a call: what was answered for each of its plants. */
+export function sheetOf(answers: readonly ConsultResponse[], about: SheetOf): Sheet {
+  const { clinic, region, today, caseNumber } = about;
+  return {
+    clinic,
+    region,
+    date: `${dayInWords(today, today)} ${civil(today).year}`,
+    caseNumber,
+    parts: answers.map((answer) => sheetPart(answer, today)),
+  };
+}
+
+const section = (title: string, lines: readonly string[]): readonly string[] =>
+  lines.length === 0 ? [] : ['', title.toUpperCase(), ...lines];
+
+function stepLines({ when, text, amount, mind }: SheetStep, i: number): readonly string[] {
+  return [
+    `${i + 1}. ${when}: ${text}`,
+    ...(amount === null ? [] : [`   ${sheetWords.howMuch}: ${amount}`]),
+    ...mind.map((one) => `   ${sheetWords.mind}: ${one}`),
+  ];
+}
+
+function partLines(part: SheetPart): readonly string[] {
+  return [
+    part.title,
+    '',
+    part.say,
+    ...section(
+      sheetWords.youAsked,
+      part.answers.map(({ asked, text }) => `- ${asked}? ${text}`),
+    ),
+    ...section(sheetWords.steps, part.steps.flatMap(stepLines)),
+    ...section(
+      sheetWords.doNot,
+      part.doNot.map((one) => `- ${one}`),
+    ),
+    ...section(
+      sheetWords.callIn,
+      part.callIn.map((one) => `- ${one}`),
+    ),
+    ...section(sheetWords.expect, part.expect === null ? [] : [part.expect]),
+    ...section(
+      sheetWords.keepInMind,
+      part.cautions.map((one) => `- ${one}`),
+    ),
+    '',
+    part.lookAgain,
+  ];
+}
+
+/** The sheet as plain text, as it is copied, sent and kept. */
+export function sheetText(sheet: Sheet): string {
+  const { clinic, region, date, caseNumber, parts } = sheet;
+  return [
+    `${sheetWords.from(clinic)}, ${region}`,
+    `${date} · ${sheetWords.caseNumber(caseNumber)}`,
+    ...parts.flatMap((part) => ['', '', ...partLines(part)]),
+    '',
+    sheetWords.disclaimer,
+  ].join('\n');
+}
+
+/** Characters of a text message that count as one each; all others make the whole message a short one. */
+const GSM = /^[@£$¥èéùìòÇ\nØø\rÅåΔ_ΦΓΛΩΠΨΣΘΞÆæßÉ !"#¤%&'()*+,\-./0-9:;<=>?¡A-ZÄÖÑÜ§¿a-zäöñüà]*$/;
+const SEGMENT = { gsm: { alone: 160, joined: 153 }, unicode: { alone: 70, joined: 67 } } as const;
+
+/** How many text messages a text takes: 160 characters in one and 153 in each of several, 70 and 67 with other signs (GSM 03.38, recalled). */
+export function segmentsOf(text: string): number {
+  const { alone, joined } = GSM.test(text) ? SEGMENT.gsm : SEGMENT.unicode;
+  return text.length <= alone ? 1 : Math.ceil(text.length / joined);
+}
+
+/** Steps that a text message has room for. */
+const MESSAGE_STEPS = 2;
+
+const firstSentence = (text: string): string => text.split(/(?<=[.!?])\s/)[0] ?? text;
+/** Without the US unit in brackets, to be short. */
+const short = (text: string): string => text.replaceAll(/\s\([^()]*\)/g, '');
+
+/** The sheet in a text message: the first steps with how much, and when to look again. */
+export function sheetMessage({ parts, clinic }: Sheet): string {
+  const told = parts.map(({ plant, steps, lookAgain }) => {
+    const said = steps.slice(0, MESSAGE_STEPS).map(({ when, text, amount }) => {
+      const much = amount === null ? '' : ` (${short(amount)})`;
+      return `${when}: ${short(firstSentence(text)).replace(/\.$/, '')}${much}.`;
+    });
+    const name = plant === null ? '' : `${plant.charAt(0).toUpperCase()}${plant.slice(1)}: `;
+    return `${name}${said.join(' ')} ${firstSentence(lookAgain)}`;
+  });
+  return `${told.join(' ')} ${clinic}`.replaceAll('’', "'").replaceAll('·', '-');
+}
+
+const CRLF = '\r\n';
+const LINE = 76;
+
+/** Base64 of UTF-8, in lines of 76 characters (RFC 2045). */
+function base64(text: string): string {
+  const bytes = new TextEncoder().encode(text);
+  const binary = Array.from(bytes, (byte) => String.fromCharCode(byte)).join('');
+  return (btoa(binary).match(new RegExp(`.{1,${LINE}}`, 'g')) ?? []).join(CRLF);
+}
+
+const BOUNDARY = 'sounding-sheet';
+
+function bodyPart(type: string, text: string, fileName: string | null): string {
+  return [
+    `--${BOUNDARY}`,
+    `Content-Type: ${type}; charset=utf-8`,
+    'Content-Transfer-Encoding: base64',
+    ...(fileName === null ? [] : [`Content-Disposition: attachment; filename="${fileName}"`]),
+    '',
+    base64(text),
+  ].join(CRLF);
+}
+
+/**
+ * A draft of an e-mail with the sheet and, where there is one, its calendar (RFC 5322, RFC 2045). `X-Unsent` opens it as
+ * a draft.
+ */
+export function sheetMail(sheet: Sheet, calendar: string | null): string {
+  const [part] = sheet.parts;
+  const plant = part?.plant ?? null;
+  const subject = plant === null ? sheetWords.subjectOfNone : sheetWords.subject(plant);
+  return [
+    `Subject: =?utf-8?B?${base64(subject).replaceAll(CRLF, '')}?=`,
+    'X-Unsent: 1',
+    'MIME-Version: 1.0',
+    `Content-Type: multipart/mixed; boundary="${BOUNDARY}"`,
+    '',
+    bodyPart('text/plain', sheetText(sheet), null),
+    ...(calendar === null ? [] : [bodyPart('text/calendar', calendar, 'plan.ics')]),
+    `--${BOUNDARY}--`,
+    '',
+  ].join(CRLF);
+}

@@ -1,0 +1,240 @@
+import { useState } from 'react';
+import { createPortal } from 'react-dom';
+import { ToggleButton } from 'react-aria-components';
+import { createGlobalStyle, styled } from 'styled-components';
+import {
+  segmentsOf,
+  sheetMail,
+  sheetMessage,
+  sheetOf,
+  sheetText,
+  type Sheet,
+} from '../../../../application/sheet.ts';
+import {
+  MAX_SHEET,
+  type CasePlant,
+  type CaseRecord,
+  type SheetWay,
+} from '../../../../contracts/cases.ts';
+import type { ConsultResponse } from '../../../../contracts/consult.ts';
+import { parseDay } from '../../../../core/timing/calendar.ts';
+import { Button } from '../../../kit/Button.tsx';
+import { shortDate } from '../../../kit/dates.ts';
+import { Key } from '../../../kit/Key.tsx';
+import { Notice } from '../../../kit/Notice.tsx';
+import { saveFile } from '../../../kit/saveFile.ts';
+import { useAppSelector } from '../../../store/store.ts';
+import { sheetTexts } from '../../../texts/sheetTexts.ts';
+import { Column, ColumnTitle, Quietly } from '../common/layout.ts';
+import { useCaseId, useRecordEvent } from '../common/useCase.ts';
+import { planCalendar } from '../dates/planCalendar.ts';
+import { useSchedule } from '../dates/useSchedule.ts';
+import { SheetPaper } from './SheetPaper.tsx';
+import { useSheetAnswers } from './useSheetAnswers.ts';
+
+const Wide = styled(Column)`
+  grid-column: 3 / -1;
+  background: var(--ground);
+`;
+const Bar = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 12px;
+  padding-bottom: 10px;
+`;
+const Message = styled.div`
+  padding: 8px 12px;
+  margin-bottom: 10px;
+  background: var(--surface);
+  border-left: 3px solid var(--teal);
+`;
+const Large = styled(ToggleButton)`
+  padding: 3px 8px;
+  border: 0;
+  border-bottom: 2px solid transparent;
+  background: transparent;
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+  &[data-selected] {
+    border-bottom-color: var(--teal);
+    font-weight: 600;
+  }
+`;
+/** On paper stands the sheet alone. */
+const OnPaper = createGlobalStyle`
+  #printed-sheet {
+    display: none;
+  }
+  @media print {
+    @page {
+      margin: 14mm;
+    }
+    html, body {
+      height: auto;
+      overflow: visible;
+      background: #ffffff;
+    }
+    #root {
+      display: none;
+    }
+    #printed-sheet {
+      display: block;
+    }
+    #printed-sheet article {
+      padding: 0;
+    }
+  }
+`;
+
+interface SheetPanelProps {
+  readonly record: CaseRecord;
+  readonly plant: CasePlant;
+  /** What stands for the open plant. */
+  readonly answer: ConsultResponse | null;
+  readonly onClose: () => void;
+}
+
+/** The sheet of the call as it will be printed, with the ways to hand it over; what was given is kept with the case. */
+export function SheetPanel({ record, plant, answer, onClose }: SheetPanelProps) {
+  const clinic = useAppSelector((state) => state.desk.clinic);
+  const state = useSheetAnswers(record);
+  const today = parseDay(plant.date);
+  return (
+    <Wide aria-label={sheetTexts.sheetToTakeAlong}>
+      <ColumnTitle>
+        {sheetTexts.sheetToTakeAlong}
+        <Button kind="quiet" onPress={onClose}>
+          {sheetTexts.back} <Key>Alt L</Key>
+        </Button>
+      </ColumnTitle>
+      {state.kind === 'working' && <Notice>{sheetTexts.beingWorkedOut}</Notice>}
+      {state.kind === 'failed' && (
+        <Notice tone="caution">{sheetTexts.failed(state.message)}</Notice>
+      )}
+      {state.kind === 'ready' && state.answers.length === 0 && (
+        <Notice>{sheetTexts.nothingYet}</Notice>
+      )}
+      {state.kind === 'ready' && state.answers.some(({ urgent }) => urgent !== null) ? (
+        <Notice tone="caution">{sheetTexts.dangerFirst}</Notice>
+      ) : (
+        state.kind === 'ready' &&
+        state.answers.length > 0 &&
+        today.ok && (
+          <Given
+            plant={plant}
+            answer={answer}
+            sheet={sheetOf(state.answers, {
+              clinic: clinic?.name ?? '',
+              region: clinic?.region ?? '',
+              today: today.value,
+              caseNumber: record.number,
+            })}
+          />
+        )
+      )}
+    </Wide>
+  );
+}
+
+/** Puts a text on the clipboard. Returns false where the browser does not let it. */
+async function copied(text: string): Promise<boolean> {
+  try {
+    await navigator.clipboard.writeText(text);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+interface GivenProps {
+  readonly plant: CasePlant;
+  readonly sheet: Sheet;
+  /** What stands for the open plant; null where nothing was said of it. */
+  readonly answer: ConsultResponse | null;
+}
+
+/** The dates of the plan as a calendar file; null while they are worked out, and where there are none. */
+function useCalendar(plant: CasePlant, answer: ConsultResponse | null): string | null {
+  const caseId = useCaseId();
+  const schedule = useSchedule(plant);
+  if (schedule.kind !== 'ready' || !answer) return null;
+  const file = planCalendar(`${caseId}-${plant.id}`, answer.advice, schedule.schedule);
+  return file.ok ? file.value : null;
+}
+
+function Given({ plant, sheet, answer }: GivenProps) {
+  const happen = useRecordEvent();
+  const calendar = useCalendar(plant, answer);
+  const [large, setLarge] = useState(false);
+  const [short, setShort] = useState(false);
+  const [note, setNote] = useState<string | null>(null);
+  const text = sheetText(sheet);
+  const message = sheetMessage(sheet);
+  const keep = (how: SheetWay, given: string): void =>
+    void happen({
+      kind: 'sheet-given',
+      plantId: plant.id,
+      sheet: { on: plant.date, how, text: given.slice(0, MAX_SHEET) },
+    });
+  const copy = async (how: SheetWay, given: string): Promise<void> => {
+    const done = await copied(given);
+    setNote(done ? sheetTexts.copied : sheetTexts.notCopied);
+    if (done) keep(how, given);
+  };
+  return (
+    <>
+      <OnPaper />
+      <Bar>
+        <Button
+          kind="main"
+          onPress={() => {
+            keep('print', text);
+            window.print();
+          }}
+        >
+          {sheetTexts.print}
+        </Button>
+        <Button onPress={() => void copy('copy', text)}>{sheetTexts.copy}</Button>
+        <Button
+          onPress={() => {
+            saveFile('sheet.eml', 'message/rfc822', sheetMail(sheet, calendar));
+            keep('email', text);
+          }}
+        >
+          {sheetTexts.email}
+        </Button>
+        <Button onPress={() => setShort(!short)}>{sheetTexts.message}</Button>
+        <Large isSelected={large} onChange={setLarge}>
+          {sheetTexts.large}
+        </Large>
+        <span role="status">{note}</span>
+      </Bar>
+      {short && (
+        <Message>
+          <p>{message}</p>
+          <Quietly>{sheetTexts.segments(message.length, segmentsOf(message))}</Quietly>{' '}
+          <Button kind="quiet" onPress={() => void copy('message', message)}>
+            {sheetTexts.copyMessage}
+          </Button>
+        </Message>
+      )}
+      {plant.plan.given.length > 0 && (
+        <p>
+          {sheetTexts.given}:{' '}
+          {plant.plan.given
+            .map(({ on, how }) => `${shortDate(on, plant.date)} ${sheetTexts.ways[how]}`)
+            .join(', ')}
+        </p>
+      )}
+      <SheetPaper sheet={sheet} large={large} />
+      {createPortal(
+        <div id="printed-sheet">
+          <SheetPaper sheet={sheet} large={large} />
+        </div>,
+        document.body,
+      )}
+    </>
+  );
+}

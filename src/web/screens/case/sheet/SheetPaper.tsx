@@ -1,0 +1,140 @@
+import { styled } from 'styled-components';
+import type { Sheet, SheetPart } from '../../../../application/sheet.ts';
+import { sheetWords } from '../../../../wording/sheet.ts';
+
+/** Black on white in every theme, as it comes out of the printer. */
+const Paper = styled.article<{ $large: boolean }>`
+  padding: 22px 26px;
+  background: #ffffff;
+  color: #000000;
+  font-size: ${({ $large }) => ($large ? '20px' : '14.5px')};
+  line-height: 1.4;
+  & header {
+    display: flex;
+    justify-content: space-between;
+    gap: 16px;
+    padding-bottom: 4px;
+    border-bottom: 2px solid #000000;
+  }
+  & section {
+    padding-top: 12px;
+    break-inside: auto;
+  }
+  & h3 {
+    font: 600 1.35em/1.25 var(--heading);
+  }
+  & h4 {
+    padding-top: 8px;
+    font-size: 1em;
+    font-weight: 700;
+  }
+  & li {
+    break-inside: avoid;
+    padding: 3px 0;
+  }
+  & footer {
+    margin-top: 14px;
+    padding-top: 6px;
+    border-top: 1px solid #000000;
+    font-size: 0.9em;
+  }
+`;
+const Steps = styled.ol`
+  counter-reset: step;
+  & > li {
+    display: grid;
+    grid-template-columns: 8.5em 1fr;
+    gap: 0 12px;
+    border-bottom: 1px solid #999999;
+  }
+  & time {
+    font-weight: 700;
+  }
+`;
+const Plain = styled.ul`
+  padding-left: 1.1em;
+  list-style: disc;
+`;
+
+function Lines({ title, lines }: { readonly title: string; readonly lines: readonly string[] }) {
+  if (lines.length === 0) return null;
+  return (
+    <>
+      <h4>{title}</h4>
+      <Plain>
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </Plain>
+    </>
+  );
+}
+
+function Part({ part }: { readonly part: SheetPart }) {
+  return (
+    <section>
+      <h3>{part.title}</h3>
+      <p>{part.say}</p>
+      {part.answers.length > 0 && (
+        <>
+          <h4>{sheetWords.youAsked}</h4>
+          <Plain>
+            {part.answers.map(({ asked, text }) => (
+              <li key={asked}>
+                <em>{asked}?</em> {text}
+              </li>
+            ))}
+          </Plain>
+        </>
+      )}
+      {part.steps.length > 0 && <h4>{sheetWords.steps}</h4>}
+      <Steps>
+        {part.steps.map(({ id, when, text, amount, mind }) => (
+          <li key={id}>
+            <time>{when}</time>
+            <div>
+              {text}
+              {amount !== null && (
+                <div>
+                  <strong>{sheetWords.howMuch}:</strong> {amount}
+                </div>
+              )}
+              {mind.map((one) => (
+                <div key={one}>
+                  <strong>{sheetWords.mind}:</strong> {one}
+                </div>
+              ))}
+            </div>
+          </li>
+        ))}
+      </Steps>
+      <Lines title={sheetWords.doNot} lines={part.doNot} />
+      <Lines title={sheetWords.callIn} lines={part.callIn} />
+      <Lines title={sheetWords.expect} lines={part.expect === null ? [] : [part.expect]} />
+      <Lines title={sheetWords.keepInMind} lines={part.cautions} />
+      <p>
+        <strong>{part.lookAgain}</strong>
+      </p>
+    </section>
+  );
+}
+
+/** The sheet as it is printed. */
+export function SheetPaper({ sheet, large }: { readonly sheet: Sheet; readonly large: boolean }) {
+  return (
+    <Paper $large={large}>
+      <header>
+        <strong>
+          {sheet.clinic}, {sheet.region}
+        </strong>
+        <span>
+          {sheet.date} · {sheetWords.caseNumber(sheet.caseNumber)}
+        </span>
+      </header>
+      {sheet.parts.map((part, i) => (
+        <Part key={i} part={part} />
+      ))}
+      <footer>{sheetWords.disclaimer}</footer>
+    </Paper>
+  );
+}
