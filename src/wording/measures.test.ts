@@ -18,8 +18,8 @@ describe.each(all.map((one) => [one.id, one] as const))('the words of %s', (id, 
     ['US', true],
     ['metric', false],
   ])('begin with %s values that can be worked out, and say all results', (_, isUs) => {
-    const values = Object.fromEntries(
-      Object.entries(one.inputs).map(([name, input]) => {
+    const values = Object.fromEntries<number | string>(
+      Object.entries(one.inputs).map(([name, input]): [string, number | string] => {
         const usual = words.usual[name]?.[isUs ? 0 : 1] ?? '';
         if (input.kind === 'choice') return [name, usual];
         const read = readMeasure(usual, input.dimension, isUs);
