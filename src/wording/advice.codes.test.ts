@@ -68,9 +68,11 @@ it('calls every diagnosis presumptive, however it came in', () => {
 
 it('says of a step against what it is', () => {
   const step = { code: 'library', text: 'Pick them off.' } as const;
-  const against = (isNamed: boolean) => ({ cause: 'Rose rust', isNamed });
+  const against = (isNamed: boolean) => ({ cause: 'Rose rust', isNamed, isCare: false });
   expect(stepText({ ...step, against: null })).toBe('Pick them off.');
   expect(stepText({ ...step, against: against(true) })).toBe('Against rose rust: Pick them off.');
   expect(stepText({ ...step, against: against(false) })).toBe('If it is rose rust: Pick them off.');
+  const care = { cause: 'Feeding roses', isNamed: false, isCare: true };
+  expect(stepText({ ...step, against: care })).toBe('On feeding roses: Pick them off.');
   expect(referralText('arborist')).toBe('a certified arborist');
 });

@@ -161,6 +161,7 @@ export function stepText(step: StepText): string {
       const { text, against } = step;
       if (!against) return text;
       const name = midSentence(against.cause);
+      if (against.isCare) return `On ${name}: ${text}`;
       return against.isNamed ? `Against ${name}: ${text}` : `If it is ${name}: ${text}`;
     }
   }

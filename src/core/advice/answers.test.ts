@@ -30,7 +30,7 @@ function step(
     text: {
       code: 'library',
       text,
-      against: against === null ? null : { cause: against, isNamed: false },
+      against: against === null ? null : { cause: against, isNamed: false, isCare: false },
     },
     rung: made.rung,
     when: { from: TODAY, to: null, state: { kind: 'always' } },
@@ -414,6 +414,35 @@ describe('a theory', () => {
   });
   it('has no answer where no cause has its name', () => {
     expect(reply('theory', { ranked, words: 'was it the neighbor' })).toBeNull();
+  });
+});
+
+describe('a question of care alone', () => {
+  const topic = (id: string, name: string, say: string) =>
+    causeWith({
+      ...{ id, name, say, category: 'care', findings: { [`asks-${id}`]: 'always' } },
+    });
+  const water = topic('care-water', 'How to water', 'Water it deeply.');
+  const feed = topic('care-feed', 'When to feed', 'Feed it in spring.');
+  const often = { ...step('Soak the roots.'), amount: { parts: ['twice a week'] } };
+  const care = about({
+    lead: lead(water),
+    ranked: [
+      { cause: water, probability: 0.8 },
+      { cause: feed, probability: 0.2 },
+    ],
+    advice: { ...about().advice, steps: [often, step('Look at the leaves.')] },
+  });
+  const answer = (kind: Request['kind'], act: Request['act'] = null) =>
+    answerRequests([request(kind, act)], care)[0]?.reply;
+
+  it('says the topic, and for how much the steps that have an amount', () => {
+    expect(answer('how')).toEqual({ code: 'library', text: 'Water it deeply.' });
+    expect(answer('how-much', 'water')).toMatchObject({ code: 'care', steps: [often] });
+  });
+  it('goes to the other topic where other work is asked about', () => {
+    expect(answer('may-do', 'feed')).toEqual({ code: 'library', text: 'Feed it in spring.' });
+    expect(answer('may-do', 'lime')).toEqual({ code: 'library', text: 'Water it deeply.' });
   });
 });
 

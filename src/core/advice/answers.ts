@@ -218,6 +218,15 @@ const HAS_AMOUNT = /\d|\b(once|twice|daily|weekly|every)\b/i;
 const hasAmount = (step: Step): boolean =>
   (step.amount !== null && step.amount.parts.length > 0) || HAS_AMOUNT.test(textOf(step));
 
+/** A second question of care about other work than the first: "how much water, and should I feed it". Null where it is the same. */
+function otherCare(about: Answerable, { act }: Request): Reply | null {
+  if (act === null || isAskedOf(about, act)) return null;
+  const other = about.ranked.find(
+    ({ cause }) => isCareTopic(cause) && SPEAKS_OF[act].test(`${cause.name} ${cause.say}`),
+  );
+  return other ? { code: 'library', text: other.cause.say } : null;
+}
+
 /** A question of care: what the library says of it, and where it is asked how much, the steps that have an amount. */
 function careSaid(about: Answerable, { kind, act }: Request, { cause }: Lead): Reply {
   const steps = kind === 'how-much' ? doable(about).filter(hasAmount) : [];
@@ -282,7 +291,7 @@ function replyTo(request: Request, about: Answerable): Reply | null {
   const { lead, advice } = about;
   if (request.kind === 'theory') return theoryIn(about.ranked, saidIn(about, request));
   if (lead && isCareTopic(lead.cause) && advice.verdict !== 'find-out')
-    return careSaid(about, request, lead);
+    return otherCare(about, request) ?? careSaid(about, request, lead);
   switch (request.kind) {
     case 'identify':
       return identify(about);

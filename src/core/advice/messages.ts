@@ -78,7 +78,12 @@ export type Referral =
 /** What a step says. `against` names another cause than the leading one, and whether it is surely at work too. */
 export type StepText =
   | (LibraryText & {
-      readonly against: { readonly cause: string; readonly isNamed: boolean } | null;
+      readonly against: {
+        readonly cause: string;
+        readonly isNamed: boolean;
+        /** A question of care, which is no trouble to work against. */
+        readonly isCare: boolean;
+      } | null;
     })
   | { readonly code: 'send-sample' | 'ask-again' | 'report-not-known-here' };
 

@@ -86,7 +86,7 @@ function textOf({ candidate: { text, targets } }: Chosen, named: readonly Cause[
   const against =
     !lead || !other || causes.includes(lead)
       ? null
-      : { cause: other.name, isNamed: named.includes(other) };
+      : { cause: other.name, isNamed: named.includes(other), isCare: isCareTopic(other) };
   return { code: 'library', text, against };
 }
 

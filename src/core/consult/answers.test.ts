@@ -254,3 +254,15 @@ describe('a request alone', () => {
       expect(asking(enquiry(complaint)).stopping.reason.code).not.toBe('request-answered');
   });
 });
+
+it('answers once what is asked twice in one breath', () => {
+  const consultant = createConsultant(LIBRARY);
+  const asked = (words: string) =>
+    consultant(enquiry({ words })).answers.map(({ request }) =>
+      words.slice(request.span.start, request.span.end),
+    );
+  expect(asked('rings on the fern. How much do I soak it and how often?')).toEqual([
+    'How much do I soak it and how often',
+  ]);
+  expect(asked('rings on the fern. How often do I soak it? What is it?')).toHaveLength(2);
+});

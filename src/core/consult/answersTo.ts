@@ -86,8 +86,31 @@ export function answersTo(requests: readonly Request[], about: About): readonly 
   const asked = care ? answerableFrom(about, care) : null;
   const isOfCare = ({ span }: Request): boolean =>
     care?.spans.some((one) => overlaps(one, span)) === true;
-  return requests.flatMap((request): readonly Answered[] => {
+  const answered = requests.flatMap((request): readonly Answered[] => {
     const reply = asked && isOfCare(request) ? careReply(request, plan, asked) : null;
     return reply ? [{ request, reply }] : answerRequests([request], plan);
   });
+  return inOneBreath(answered);
+}
+
+/** Between two requests that are one question: "how much and how often". */
+const JOINED_WITHIN = 8;
+
+/** Requests of one kind, said in one breath and answered alike, are answered once. */
+function inOneBreath(answered: readonly Answered[]): readonly Answered[] {
+  const once: Answered[] = [];
+  for (const one of answered) {
+    const before = once.at(-1);
+    const isSame =
+      before !== undefined &&
+      before.request.kind === one.request.kind &&
+      one.request.span.start - before.request.span.end <= JOINED_WITHIN &&
+      JSON.stringify(before.reply) === JSON.stringify(one.reply);
+    if (!isSame) once.push(one);
+    else {
+      const span = { start: before.request.span.start, end: one.request.span.end };
+      once.splice(-1, 1, { ...before, request: { ...before.request, span } });
+    }
+  }
+  return once;
 }

@@ -20,6 +20,13 @@ const Paper = styled.article<{ $large: boolean }>`
     padding-top: 12px;
     break-inside: auto;
   }
+  & ul,
+  & ol,
+  & h3,
+  & h4,
+  & p {
+    margin: 0;
+  }
   & h3 {
     font: 600 1.35em/1.25 var(--heading);
   }
