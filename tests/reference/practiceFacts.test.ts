@@ -2,11 +2,17 @@
  * What advisors know and do, by common practice: each row names the entry of the library that must say it.
  * The rows have no published source unless one stands beside the entry.
  */
+import type { Amount } from '../../src/core/schema/amount.ts';
+import { amountInWords } from '../../src/wording/quantities.ts';
 import { readCheckedLibrary } from '../../src/server/knowledge/loadLibrary.ts';
 
 const read = readCheckedLibrary('knowledge');
 if (!read.ok) throw new Error('run npm run check:knowledge');
 const library = read.value;
+
+/** Amounts as they are said. */
+const inWords = (key: string, value: unknown): unknown =>
+  key === 'amount' ? amountInWords(value as Amount) : value;
 
 const entries = new Map<string, string>(
   [
@@ -15,7 +21,7 @@ const entries = new Map<string, string>(
     ...library.careTopics,
     ...library.treatments,
     ...library.views,
-  ].map((entry) => [entry.id, JSON.stringify(entry)]),
+  ].map((entry) => [entry.id, JSON.stringify(entry, inWords)]),
 );
 
 /** A test done on the telephone or at the desk: the finding that asks for it, and what its text must name. */
@@ -64,7 +70,7 @@ const FACTS: readonly (readonly [entry: string, says: RegExp])[] = [
   ['care-compost', /12 mm.*10 to 15 cm.*desert/],
   ['care-granules-spread', /Water in whatever is spread on the surface/],
   ['care-deep-root-feeding', /contractor.*packed, steep/],
-  ['mulch', /5-8 cm.*clear of the stem/],
+  ['mulch', /clear of the stem.*5 to 8 cm/],
   ['care-raised-bed-soil', /60 to 70 % compost/],
   ['care-new-lawn-mow', /third of the blade.*two days later/],
   ['care-hydrangea-pruning', /right after flowering or not at all/],
@@ -92,7 +98,7 @@ const FACTS: readonly (readonly [entry: string, says: RegExp])[] = [
   ['pine-wilt', /sawyer.*months/],
   ['remove-tree-before-spring', /chipped or burned before spring; do not store/],
   ['water-jet', /from below in the morning/],
-  ['soft-scale', /four times every 10 to 12 days/],
+  ['soft-scale', /every 10 to 12 days, 4 times/],
   ['scrape-scale', /soft toothbrush.*10 C/],
   ['magnolia-scale', /crawlers/],
   ['boxwood-psyllid', /dormant-oil/],

@@ -258,7 +258,7 @@ describe('a request alone', () => {
 it('answers once what is asked twice in one breath', () => {
   const consultant = createConsultant(LIBRARY);
   const asked = (words: string) =>
-    consultant(enquiry({ words })).answers.map(({ request }) =>
+    consultant(enquiry(words)).answers.map(({ request }) =>
       words.slice(request.span.start, request.span.end),
     );
   expect(asked('rings on the fern. How much do I soak it and how often?')).toEqual([

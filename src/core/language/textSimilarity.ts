@@ -88,7 +88,6 @@ function sensesFor(
   const care = cause.category === 'care' ? cause.treatments : [];
   return [
     [read([cause.name, ...cause.aliases, cause.say].join(' ')), 1],
-    [read(cause.expect ?? ''), AFTERTHOUGHT],
     ...care.map(({ use }) => [read(treatments.get(use)?.text ?? ''), AFTERTHOUGHT] as const),
     ...shown,
   ];
