@@ -133,6 +133,7 @@ export const consultResponseSchema = z.object({
         'pot',
         'pot-volume',
         'area',
+        'ph',
         'count',
       ]),
       text: z.string(),

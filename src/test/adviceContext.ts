@@ -18,7 +18,7 @@ export function adviceContext(
     channel: 'phone',
     country: null,
     laws: [],
-    job: { sizes: [], weeksPlanted: null, winter: false },
+    job: { sizes: [], weeksPlanted: null, winter: false, acidLoving: false },
     reported: new Set(),
     ruledOut: new Set(),
     ...change,

@@ -89,6 +89,8 @@ export function sizeText(size: SaidSize): string {
       return `Pot of ${rounded(size.litres)} L (${rounded(GALLONS_IN_LITRE * size.litres)} gal)`;
     case 'area':
       return areaText(size.squareMetres);
+    case 'ph':
+      return `Soil pH ${size.value}`;
     case 'count':
       return `${size.number} plants`;
   }

@@ -6,6 +6,8 @@ import type { Harm } from '../core/schema/cause.ts';
 import type { Day } from '../core/timing/calendar.ts';
 import { cautionText, likelihoodWords, notDoingText, stepText, whenText } from './advice.ts';
 import { stepAmountText } from './stepAmounts.ts';
+import { workedText } from './measures.ts';
+import { quantityText } from './quantities.ts';
 import { midSentence } from './midSentence.ts';
 
 type Fixed = Extract<Reply, { readonly code: `${string}-${string}` | 'poisonous' }>['code'];
@@ -15,6 +17,8 @@ const IF_EATEN =
 
 const REPLIES: Readonly<Record<Exclude<Fixed, 'no-need' | 'not-first' | 'safe-said'>, string>> = {
   'find-out-first': 'Nobody can say before it is clear what it is: find out first.',
+  'no-stronger':
+    'No stronger than the label says: more of it works no better, is against the law, and harms you, the plant and the ground.',
   'amount-on-label': 'As much and as often as the label of the product says, and no more.',
   'no-amount': 'Nobody can say how much or how often from what is known so far.',
   'eat-not-known':
@@ -106,6 +110,17 @@ function theoryText({
     : `Probably not ${name}: what was said speaks for ${midSentence(rather)}.`;
 }
 
+/** "6 tablespoons (89 mL) in the 11 L (3 gal)", by the rate that was read out. */
+function mixText({ rate, tank }: Extract<Reply, { readonly code: 'mix' }>): string {
+  const water = tank ?? LITRES_IN_GALLON;
+  const product = workedText({ id: '', ...both(rate * water), dimension: 'volume' });
+  const into = quantityText({ ...both(Number(water.toPrecision(2))), unit: 'L' });
+  return `By the rate that was read out: ${product} in ${into} of water. The label decides: no stronger, and only on what it names.`;
+}
+
+const LITRES_IN_GALLON = 3.785411784;
+const both = (value: number) => ({ from: value, to: value });
+
 function replyText(reply: Reply, today: Day): string {
   switch (reply.code) {
     case 'library':
@@ -126,6 +141,8 @@ function replyText(reply: Reply, today: Day): string {
       return careText(reply, today);
     case 'no':
       return `No: ${midSentence(reply.text)}. ${notDoingText(reply.why)}`;
+    case 'mix':
+      return mixText(reply);
     case 'no-need':
       return `No: nothing that helps against ${midSentence(reply.cause)} calls for ${ACT_WORDS[reply.act]}.`;
     case 'not-first':

@@ -17,6 +17,14 @@ function ownText(amount: Amount, own: ForSize): string {
       return `${said}; for ${areaText(own.area)} that is ${quantity}`;
     case 'loose':
       return `${said}; for ${areaText(own.area)} that is ${looseText(own.quantity)}`;
+    case 'by-test': {
+      const goes = own.goes > 1 ? `, in ${own.goes} goes half a year apart` : '';
+      const all =
+        own.total && own.area !== null
+          ? `; for ${areaText(own.area)} that is ${quantityText(own.total)}`
+          : '';
+      return `${quantity}${all}${goes}`;
+    }
     case 'each-time':
       return `${quantity} each time, every ${quantityText(own.every)}`;
     case 'pot':
@@ -36,6 +44,9 @@ export function stepAmountText(amount: Amount | null, { forSize }: Worked): stri
 const ASSUMED: Readonly<Record<Assumed, string>> = {
   'trunk-an-inch': 'a trunk 2.5 cm (1 in) thick; with its own size the amount follows',
   'area-not-said': 'each square meter; with the area it gives the total',
+  loam: 'loam; sand takes half, clay half as much again, and the laboratory’s own figure goes first',
+  'ph-not-said': 'the pH of a soil test was not said; with it the amount follows',
+  'no-need': 'by the test there is no need of it',
   'pot-not-said': 'the size of the pot was not said; with it the amount follows',
 };
 

@@ -13,6 +13,7 @@ const remarks = z.array(
     potLitres: value,
     area: value,
     count: value,
+    ph: value,
   }),
 );
 type Remark = z.infer<typeof remarks>[number];
@@ -28,6 +29,8 @@ function measured(size: SaidSize): [keyof Remark, number] {
       return ['potLitres', size.litres];
     case 'area':
       return ['area', size.squareMetres];
+    case 'ph':
+      return ['ph', size.value];
     case 'count':
       return ['count', size.number];
   }

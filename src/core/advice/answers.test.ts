@@ -417,6 +417,22 @@ describe('a theory', () => {
   });
 });
 
+describe('a label that was read out', () => {
+  const words = 'it says 2 tablespoons per gallon. how much for my 3 gallon sprayer';
+  const answer = (kind: RequestKind, act: Act | null, said = words) =>
+    answerRequests([request(kind, act, said)], about({ words: said }))[0]?.reply;
+
+  it('says how much goes into the tank', () => {
+    expect(answer('how-much', null)).toMatchObject({ code: 'mix', rate: 2 / 256 });
+    expect(answer('how-much', 'water')?.code).not.toBe('mix');
+  });
+  it('refuses a stronger mix', () => {
+    expect(answer('may-do', 'spray', 'can I double the dose of the spray')).toEqual({
+      code: 'no-stronger',
+    });
+  });
+});
+
 describe('a question of care alone', () => {
   const topic = (id: string, name: string, say: string) =>
     causeWith({

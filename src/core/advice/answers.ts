@@ -1,4 +1,5 @@
 import { isCareTopic } from '../knowledge/careTopics.ts';
+import { asksForStronger, saidMix } from '../language/labelRate.ts';
 import type { Act, Request } from '../language/requests.ts';
 import { HARM } from '../schema/scale.ts';
 import type { Cause, Harm } from '../schema/cause.ts';
@@ -34,6 +35,8 @@ export type Reply =
       readonly cautions: readonly Caution[];
     }
   | { readonly code: 'no'; readonly text: string; readonly why: NotDoingReason }
+  /** The label's own rate for the tank that was said, in litres; `tank` null where none was. */
+  | { readonly code: 'mix'; readonly rate: number; readonly tank: number | null }
   /** Nothing that helps against the cause calls for it. */
   | { readonly code: 'no-need'; readonly act: Act; readonly cause: string }
   /** It helps against the cause, but the plan does without it; names of the treatments. */
@@ -42,6 +45,7 @@ export type Reply =
   | {
       readonly code:
         | 'find-out-first'
+        | 'no-stronger'
         | 'amount-on-label'
         | 'no-amount'
         | 'eat-not-known'
@@ -287,8 +291,18 @@ function replace(about: Answerable): Reply {
   return steps.length > 0 ? stepsFrom('none', steps) : { code: 'replace-not-known' };
 }
 
+/** What a label that was read out answers: how much goes into the tank, and that no more is right. Null for other requests. */
+function labelReply(request: Request, about: Answerable): Reply | null {
+  if (asksForStronger(saidIn(about, request))) return { code: 'no-stronger' };
+  const isOfMix = request.kind === 'how-much' && (request.act === null || request.act === 'spray');
+  const mix = isOfMix ? saidMix(about.words) : null;
+  return mix && { code: 'mix', ...mix };
+}
+
 function replyTo(request: Request, about: Answerable): Reply | null {
   const { lead, advice } = about;
+  const byLabel = labelReply(request, about);
+  if (byLabel) return byLabel;
   if (request.kind === 'theory') return theoryIn(about.ranked, saidIn(about, request));
   if (lead && isCareTopic(lead.cause) && advice.verdict !== 'find-out')
     return otherCare(about, request) ?? careSaid(about, request, lead);

@@ -21,7 +21,7 @@ const workOut = (
   change: Partial<Job> = {},
 ) =>
   forThisJob(text === null ? null : amountOf(text), measure, {
-    ...{ sizes, weeksPlanted: null, winter: false },
+    ...{ sizes, weeksPlanted: null, winter: false, acidLoving: false },
     ...change,
   });
 

@@ -1,5 +1,5 @@
 import type { SaidSize } from '../language/sizes.ts';
-import { layerLitres } from '../measures/ground.ts';
+import { goesFor, layerLitres, limeRate, sulfurRate } from '../measures/ground.ts';
 import { newTreeDays, newTreeLitres, succulentDays } from '../measures/water.ts';
 import type { Amount, AmountUnit, MeasureId, Quantity } from '../schema/amount.ts';
 
@@ -9,10 +9,13 @@ export interface Job {
   readonly weeksPlanted: number | null;
   /** The plant rests. */
   readonly winter: boolean;
+  /** The plant wants a soil of about pH 5. */
+  readonly acidLoving: boolean;
 }
 
 /** What had to be taken as given. */
-export type Assumed = 'trunk-an-inch' | 'area-not-said' | 'pot-not-said';
+export type Assumed =
+  'trunk-an-inch' | 'area-not-said' | 'pot-not-said' | 'loam' | 'ph-not-said' | 'no-need';
 
 /** An amount worked out for the enquirer's own size. */
 export type ForSize =
@@ -30,6 +33,14 @@ export type ForSize =
       readonly quantity: Quantity;
     }
   | { readonly code: 'each-time'; readonly quantity: Quantity; readonly every: Quantity }
+  /** By a soil test: the rate, how many times it is given in, and the total where the area was said. */
+  | {
+      readonly code: 'by-test';
+      readonly quantity: Quantity;
+      readonly goes: number;
+      readonly total: Quantity | null;
+      readonly area: number | null;
+    }
   | { readonly code: 'pot'; readonly quantity: Quantity }
   | { readonly code: 'every'; readonly quantity: Quantity };
 
@@ -139,6 +150,23 @@ function byPot(measure: 'pot-wider' | 'succulent', job: Job): Worked {
   return { forSize: { code: 'pot', quantity }, assumed: [] };
 }
 
+/** The pH that is aimed at. Common practice. */
+const WANTED = { acidLoving: 5, other: 6.5 } as const;
+
+/** Lime or sulfur by the pH of a soil test, on loam. */
+function byTest(measure: 'lime' | 'sulfur', job: Job): Worked {
+  const ph = job.sizes.flatMap((one) => (one.kind === 'ph' ? [one.value] : []))[0];
+  if (ph === undefined) return { forSize: null, assumed: ['ph-not-said'] };
+  const wanted = job.acidLoving ? WANTED.acidLoving : WANTED.other;
+  const rate = measure === 'lime' ? limeRate(ph, wanted, 'loam') : sulfurRate(ph, wanted, 'loam');
+  if (rate === 0) return { forSize: null, assumed: ['no-need'] };
+  const quantity = times({ from: rate, to: rate, unit: 'g/m2' }, 1, 'g/m2');
+  const area = areaOf(job);
+  const total = area === null ? null : ratedTotal(quantity, area);
+  const goes = goesFor(rate, measure);
+  return { forSize: { code: 'by-test', quantity, goes, total, area }, assumed: ['loam'] };
+}
+
 /**
  * Works an amount of the library out for the enquirer's own size: the total for an area, the water for a new tree, the
  * next pot. Metres, square metres and litres; null where nothing in the amount depends on a size, or none was said.
@@ -147,6 +175,9 @@ export function forThisJob(amount: Amount | null, measure: MeasureId | null, job
   switch (measure) {
     case 'tree-water':
       return job.weeksPlanted === null ? NOTHING : newTree(job);
+    case 'lime':
+    case 'sulfur':
+      return byTest(measure, job);
     case 'pot-wider':
     case 'succulent':
       return byPot(measure, job);

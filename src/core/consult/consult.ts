@@ -31,7 +31,7 @@ import { keepFor, type Kept } from './kept.ts';
 import { stanceOf, type Stance } from './stance.ts';
 import { jobOf } from './job.ts';
 import type { Job } from '../advice/forSize.ts';
-import { withHeight } from './height.ts';
+import { withHeight, withSoilTest } from './measured.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { Presence } from '../schema/range.ts';
@@ -230,7 +230,7 @@ function understand(library: Compiled, enquiry: Enquiry, kept: Kept): Understood
   const plant = enquiry.plant ?? extracted.plants[0]?.plant ?? null;
   const since = sinceOf(amounts, today);
   const network = kept.networks({ plant, place, weather, today, since, country, experience });
-  const heard = withHeight(extracted.findings, sizes);
+  const heard = withSoilTest(withHeight(extracted.findings, sizes), sizes);
   const reports = reportsOf(heard, answers);
   const stance = stanceOf(library, extracted, answers, reports);
   const weighing = weighAll(library, network, reports, mentionProbability(countWords(words)), {
@@ -238,7 +238,13 @@ function understand(library: Compiled, enquiry: Enquiry, kept: Kept): Understood
     ...stance,
   });
   const almanac = kept.almanacs(enquiry);
-  const job = jobOf(sizes, amounts, almanac, today);
+  const job = jobOf(
+    sizes,
+    amounts,
+    almanac,
+    today,
+    plant !== null && library.taxonomy.traits(plant).acidLoving === true,
+  );
   const context = contextOf(library, { ...enquiry, country }, job, plant, reports, almanac);
   const said = { amounts, sizes, extracted, heard, reports };
   return { ...said, country, plant, stance, network, weighing, context };

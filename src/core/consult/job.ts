@@ -14,6 +14,7 @@ export function jobOf(
   amounts: readonly SaidAmount[],
   almanac: Almanac,
   today: Day,
+  acidLoving: boolean,
 ): Job {
   const planted = amounts.flatMap((one) =>
     one.kind === 'planted' && one.from !== null && one.to !== null
@@ -25,5 +26,6 @@ export function jobOf(
     sizes,
     weeksPlanted: planted !== undefined && planted < ESTABLISHED_WEEKS ? planted : null,
     winter: growing.kind === 'opens',
+    acidLoving,
   };
 }

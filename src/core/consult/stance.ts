@@ -3,6 +3,7 @@ import { isAsking } from '../knowledge/careTopics.ts';
 import type { Extracted } from '../language/extract.ts';
 import type { Request, RequestKind } from '../language/requests.ts';
 import { overlaps } from '../language/tokens.ts';
+import type { Finding } from '../schema/finding.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Answer } from './enquiry.ts';
 
@@ -19,6 +20,10 @@ const OF_TROUBLE: ReadonlySet<RequestKind> = new Set(['theory', 'identify', 'is-
 /** All that is asked is what it is, or whether it matters: something is there that was not understood. */
 const asksOfTrouble = (requests: readonly Request[]): boolean =>
   requests.length > 0 && requests.every(({ kind }) => OF_TROUBLE.has(kind));
+
+/** What happened around the plant, and what a test of the soil found, is no trouble of itself. */
+const saysNothingWrong = ({ kind, part }: Finding): boolean =>
+  kind === 'context' || (kind === 'test' && part === 'soil');
 
 /** Below this a report is too doubtful to say that something is wrong. */
 const MIN_SURE = 0.5;
@@ -39,7 +44,7 @@ function isTroubleReported(
   const spans = new Map(findings.map(({ finding, span }) => [finding, span]));
   return reports.some(({ finding, value, sure }) => {
     const about = library.findings.get(finding);
-    if (!value || sure < MIN_SURE || !about || about.kind === 'context') return false;
+    if (!value || sure < MIN_SURE || !about || saysNothingWrong(about)) return false;
     const span = spans.get(finding);
     return span === undefined || !asking.some((one) => overlaps(span, one));
   });
@@ -49,7 +54,7 @@ function isTroubleReported(
 function affirmsTrouble(library: Compiled, answer: Answer): boolean {
   if (answer.kind !== 'answered' || !answer.value || answer.sure === 0) return false;
   const about = library.findings.get(answer.finding);
-  return about !== undefined && about.kind !== 'context';
+  return about !== undefined && !saysNothingWrong(about);
 }
 
 /** What the enquirer wants: an answer to a question alone, or help with a trouble. */

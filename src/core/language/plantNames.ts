@@ -252,6 +252,24 @@ function isMeasure(tokens: readonly Token[], first: number, after: number): bool
   return before(at) === 'of' && before(at + 1) === SIZE;
 }
 
+const LIME = stem('lime');
+/** Before "lime" as it comes in a bag. */
+const MINERAL_BEFORE = stemSet(
+  'much some add adding put putting spread apply applying need needs use using more garden ground pelletized hydrated dolomitic agricultural powdered bag bags of with any',
+);
+const MINERAL_AFTER = stemSet('do does should to on pellets powder spreader soil lawn bag it');
+
+/** "How much lime do I put", "a bit of lime": what is spread, and no tree. */
+function isMineral(tokens: readonly Token[], entry: NameEntry, first: number): boolean {
+  if (entry.stems.length > 1 || entry.stems[0] !== LIME) return false;
+  const before = tokens[first - 1];
+  const next = tokens[first + 1];
+  return (
+    MINERAL_BEFORE.has(before?.stem ?? '') ||
+    (next !== undefined && !next.pauseBefore && MINERAL_AFTER.has(next.stem))
+  );
+}
+
 function longestAt(names: PlantNames, tokens: readonly Token[], i: number): NameEntry | null {
   const entries = names.byStem.get(tokens[i]?.stem ?? '');
   if (!entries) return null;
@@ -261,7 +279,8 @@ function longestAt(names: PlantNames, tokens: readonly Token[], i: number): Name
       (part, k) => tokens[i + k]?.stem === part && tokens[i + k]?.sentence === sentence,
     ) &&
     (!entry.ambiguous || supported(tokens, i, i + entry.stems.length)) &&
-    !isMeasure(tokens, i, i + entry.stems.length);
+    !isMeasure(tokens, i, i + entry.stems.length) &&
+    !isMineral(tokens, entry, i);
   return entries.find(fits) ?? null;
 }
 

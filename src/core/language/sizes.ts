@@ -8,6 +8,8 @@ export type SaidSize = { readonly span: Span } & (
   | { readonly kind: 'pot-volume'; readonly litres: number }
   | { readonly kind: 'area'; readonly squareMetres: number }
   | { readonly kind: 'count'; readonly number: number }
+  /** Of the soil, by a test. */
+  | { readonly kind: 'ph'; readonly value: number }
 );
 
 /** Before a number that takes the place of the one said last. */
@@ -162,6 +164,19 @@ function counts(text: string): readonly SaidSize[] {
   });
 }
 
+const PH =
+  /\bph\b(?:[ ,:=]+(?:level|of|in|the|my|soil|is|was|at|came|back|as|about|around|test(?:ed)?|says?|said|reads?|a)\b){0,5}[ ,:=]*(\d{1,2}(?:\.\d{1,2})?)(?![\d.]*\s?(?:%|percent|feet|ft|inch))/gi;
+/** Soils lie between these. */
+const SOIL_PH = { least: 3, most: 10 } as const;
+
+function soilTests(text: string): readonly SaidSize[] {
+  return [...text.matchAll(PH)].flatMap((match): SaidSize[] => {
+    const value = Number(match[1]);
+    const isSoil = value >= SOIL_PH.least && value <= SOIL_PH.most;
+    return isSoil ? [{ kind: 'ph', value, span: spanOf(match) }] : [];
+  });
+}
+
 /** Thicknesses by what people have at hand, in metres; our own estimates. */
 const THICK_AS: Readonly<Record<string, number>> = {
   pencil: 0.007,
@@ -193,6 +208,7 @@ export function saidSizes(text: string, inFeet: boolean): readonly SaidSize[] {
     ...potVolumes(text),
     ...counts(text),
     ...trunksLike(text),
+    ...soilTests(text),
   ];
   return found.sort((a, b) => a.span.start - b.span.start);
 }

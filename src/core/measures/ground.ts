@@ -91,6 +91,20 @@ const LIME_AT_ONCE = 245;
 const SULFUR_A_UNIT = { sand: 50, loam: 100, clay: 150 } as const;
 const SULFUR_AT_ONCE = 100;
 
+type Texture = keyof typeof LIME_A_UNIT;
+
+/** Grams of ground limestone to the square metre from one pH to another, at least 0. */
+export const limeRate = (present: number, wanted: number, texture: Texture): number =>
+  Math.max(0, (wanted - present) * LIME_A_UNIT[texture]);
+
+/** Grams of sulfur to the square metre from one pH down to another, at least 0. */
+export const sulfurRate = (present: number, wanted: number, texture: Texture): number =>
+  Math.max(0, (present - wanted) * SULFUR_A_UNIT[texture]);
+
+/** How many times half a year apart a rate is given in. */
+export const goesFor = (rate: number, matter: 'lime' | 'sulfur'): number =>
+  Math.ceil(rate / (matter === 'lime' ? LIME_AT_ONCE : SULFUR_AT_ONCE));
+
 export const lime = calculator(
   'lime',
   {
@@ -101,11 +115,11 @@ export const lime = calculator(
   },
   ({ present, wanted, texture, area }) => {
     if (present >= wanted) return { code: 'not-less', input: 'present', than: 'wanted' };
-    const rate = (wanted - present) * LIME_A_UNIT[texture];
+    const rate = limeRate(present, wanted, texture);
     return [
       exactly('rate', rate, 'spread'),
       exactly('in-all', (rate * area) / 1000, 'mass'),
-      exactly('goes', Math.ceil(rate / LIME_AT_ONCE), 'count'),
+      exactly('goes', goesFor(rate, 'lime'), 'count'),
     ];
   },
 );
@@ -120,11 +134,11 @@ export const sulfur = calculator(
   },
   ({ present, wanted, texture, area }) => {
     if (wanted >= present) return { code: 'not-less', input: 'wanted', than: 'present' };
-    const rate = (present - wanted) * SULFUR_A_UNIT[texture];
+    const rate = sulfurRate(present, wanted, texture);
     return [
       exactly('rate', rate, 'spread'),
       exactly('in-all', (rate * area) / 1000, 'mass'),
-      exactly('goes', Math.ceil(rate / SULFUR_AT_ONCE), 'count'),
+      exactly('goes', goesFor(rate, 'sulfur'), 'count'),
     ];
   },
 );

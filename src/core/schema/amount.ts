@@ -29,9 +29,18 @@ export type AmountUnit = (typeof AMOUNT_UNITS)[number];
 
 /**
  * How an amount is worked out for the enquirer's own size, where its unit does not say it: a layer of a depth, rain or
- * water in millimetres, water for a tree by trunk and weeks since planting, a pot one step wider, a succulent by its pot.
+ * water in millimetres, water for a tree by trunk and weeks since planting, a pot one step wider, a succulent by its pot,
+ * lime and sulfur by a soil test.
  */
-export const MEASURES = ['layer', 'rain', 'tree-water', 'pot-wider', 'succulent'] as const;
+export const MEASURES = [
+  'layer',
+  'rain',
+  'tree-water',
+  'pot-wider',
+  'succulent',
+  'lime',
+  'sulfur',
+] as const;
 export type MeasureId = (typeof MEASURES)[number];
 
 /** A number, or a span of numbers, with its unit. */

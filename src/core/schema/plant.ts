@@ -16,6 +16,8 @@ export const traitsSchema = z.strictObject({
   poisonous: z.boolean().optional(),
   /** Oils and soaps burn its leaves or take off their bloom. */
   oilSensitive: z.boolean().optional(),
+  /** Wants a soil of about pH 5. */
+  acidLoving: z.boolean().optional(),
   /** Leaves like blades, for the drawings. */
   narrowLeaf: z.boolean().optional(),
   /** When it is in flower, as a window; used to keep insecticide off open blossom. */

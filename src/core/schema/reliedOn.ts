@@ -17,6 +17,8 @@ export const RELIED_ON = {
     some: findingIdSchema.parse('extent-some'),
     much: findingIdSchema.parse('extent-much'),
     over: findingIdSchema.parse('extent-over'),
+    acid: findingIdSchema.parse('acid-soil'),
+    alkaline: findingIdSchema.parse('alkaline-soil'),
   },
   /** The group that asks how much is affected. */
   groups: { extent: idSchema.parse('extent') },

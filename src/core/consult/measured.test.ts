@@ -1,7 +1,7 @@
 import { findingId } from '../../test/setting.ts';
 import type { ExtractedFinding } from '../language/extract.ts';
 import { RELIED_ON } from '../schema/reliedOn.ts';
-import { withHeight } from './height.ts';
+import { withHeight } from './measured.ts';
 
 const { tall } = RELIED_ON.findings;
 const span = { start: 0, end: 4 };
