@@ -25,6 +25,10 @@ export function faultText(fault: LibraryFault): string {
       return `"${fault.treatment}" stands twice; say with only or except of which plants`;
     case 'no-class':
       return 'is a conventional product; say of which class, so that the rules of safety read it';
+    case 'not-stated':
+      return `is a product that kills; say ${fault.fields.join(', ')} too, with "amount: none" where the label alone says it`;
+    case 'conventional-organic':
+      return 'is a conventional product; say organic: false';
     case 'no-host':
       return 'name at least one host';
     case 'too-few-findings':

@@ -144,6 +144,32 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
     { id: 't', field: 'classes', fault: { code: 'no-class' } },
   ],
   [
+    'a product that says too little of itself',
+    { 'treatments/t.yaml': [{ ...treatment, rung: 'low-toxicity', classes: ['fungicide'] }] },
+    { id: 't', fault: { code: 'not-stated', fields: ['limits', 'amount', 'cautions'] } },
+  ],
+  [
+    'a conventional product that passes for organic',
+    { 'treatments/t.yaml': [{ ...treatment, rung: 'conventional', classes: ['herbicide'] }] },
+    { id: 't', field: 'organic', fault: { code: 'conventional-organic' } },
+  ],
+  [
+    'a law of a place that does not exist',
+    {
+      'law/l.yaml': [
+        {
+          ...{ id: 'l', where: ['nowhere-land'], matters: ['burning'], effect: 'forbids' },
+          ...{ say: 'Nothing is burned.', who: 'council', asOf: 2026, source: 'practice' },
+        },
+      ],
+    },
+    {
+      id: 'l',
+      field: 'where',
+      fault: { code: 'unknown-id', id: 'nowhere-land', section: 'areas' },
+    },
+  ],
+  [
     'a conventional step of care of no class',
     {
       'care/c.yaml': [

@@ -251,12 +251,27 @@ function checkRanges({ causes, areas }: Library, known: Known, report: Report): 
   }
 }
 
+/** What kills is not left to defaults. */
+function checkProduct(treatment: Treatment, report: Report): void {
+  const { id, rung, classes, organic, limits, amount, cautions } = treatment;
+  if (!classes.some((one) => one !== 'nutrient' && one !== 'repellent')) return;
+  if (rung === 'conventional' && organic) report(id, 'organic', { code: 'conventional-organic' });
+  const fields = [
+    ...(limits ? [] : ['limits']),
+    ...(amount ? [] : ['amount']),
+    ...(cautions.length > 0 ? [] : ['cautions']),
+  ];
+  if (fields.length > 0) report(id, '(entry)', { code: 'not-stated', fields });
+}
+
 /** A product without a class would pass every rule of safety. */
 function checkClasses({ treatments, careTopics }: Library, report: Report): void {
   const unclassed = ({ rung, classes }: Pick<Treatment, 'rung' | 'classes'>): boolean =>
     rung === 'conventional' && classes.length === 0;
-  for (const treatment of treatments)
+  for (const treatment of treatments) {
     if (unclassed(treatment)) report(treatment.id, 'classes', { code: 'no-class' });
+    checkProduct(treatment, report);
+  }
   for (const { id, steps } of careTopics)
     if (steps.some(unclassed)) report(id, 'steps', { code: 'no-class' });
 }

@@ -12,6 +12,9 @@ export type EntryFault =
   | { readonly code: 'unknown-source'; readonly source: string }
   | { readonly code: 'treatment-twice'; readonly treatment: string }
   | { readonly code: 'no-class' }
+  /** A product that kills, of which the rules of safety and the plan must know these. */
+  | { readonly code: 'not-stated'; readonly fields: readonly string[] }
+  | { readonly code: 'conventional-organic' }
   | { readonly code: 'no-host' }
   | { readonly code: 'too-few-findings'; readonly least: number }
   | { readonly code: 'no-treatment' }
