@@ -4,6 +4,8 @@ import type { Answer, Enquiry } from '../core/consult/enquiry.ts';
 import type { Answered } from '../core/advice/answers.ts';
 import type { Urgent } from '../core/advice/urgent.ts';
 import { firstQuantity } from '../core/schema/amount.ts';
+import type { Job } from '../core/advice/forSize.ts';
+import { benchLink } from './benchLink.ts';
 import type { Step } from '../core/advice/plan.ts';
 import { isPesticide } from '../core/advice/safetyRules.ts';
 import type { Question } from '../core/questions/questions.ts';
@@ -272,10 +274,10 @@ function describeAnswer(
   };
 }
 
-function describeAmount({
-  amount,
-  worked,
-}: Pick<Step, 'amount' | 'worked'>): ConsultResponse['advice']['steps'][number]['amount'] {
+function describeAmount(
+  { amount, worked, measure }: Pick<Step, 'amount' | 'worked' | 'measure'>,
+  job: Job,
+): ConsultResponse['advice']['steps'][number]['amount'] {
   const text = stepAmountText(amount, worked);
   if (text === '') return null;
   const own = worked.forSize?.quantity ?? (amount && firstQuantity(amount));
@@ -284,31 +286,34 @@ function describeAmount({
     value: own ? round(own.from, 2) : null,
     unit: own?.unit ?? null,
     assumed: worked.assumed.map(assumedText),
+    bench: benchLink(measure, job),
   };
 }
 
 function describeAdvice(
-  { advice, answers }: Consultation,
+  { advice, answers, job }: Consultation,
   { words, today }: Enquiry,
 ): ConsultResponse['advice'] {
   return {
     verdict: advice.verdict,
     headline: headlineText(advice.headline, today),
     answers: answers.map((one) => describeAnswer(one, words, today)),
-    steps: advice.steps.map(({ id, text, rung, when, cautions, amount, worked, work }) => ({
-      id,
-      name: work?.treatment.name ?? null,
-      text: stepText(text),
-      rung,
-      when: {
-        from: isoDay(when.from),
-        to: when.to === null ? null : isoDay(when.to),
-        note: whenText(when.state, today),
-      },
-      cautions: cautions.map(cautionText),
-      amount: describeAmount({ amount, worked }),
-      product: work !== null && isPesticide(work.treatment),
-    })),
+    steps: advice.steps.map(
+      ({ id, text, rung, when, cautions, amount, worked, measure, work }) => ({
+        id,
+        name: work?.treatment.name ?? null,
+        text: stepText(text),
+        rung,
+        when: {
+          from: isoDay(when.from),
+          to: when.to === null ? null : isoDay(when.to),
+          note: whenText(when.state, today),
+        },
+        cautions: cautions.map(cautionText),
+        amount: describeAmount({ amount, worked, measure }, job),
+        product: work !== null && isPesticide(work.treatment),
+      }),
+    ),
     cautions: advice.cautions.map(cautionText),
     refer: advice.refer.map(referralText),
     notDoing: advice.notDoing.map(({ text, why }) => ({ text, why: notDoingText(why) })),

@@ -24,7 +24,13 @@ const step: ConsultResponse['advice']['steps'][number] = {
   rung: 'hand',
   when: { from: '2026-06-13', to: null, note: 'now' },
   cautions: ['Mind the flowers.'],
-  amount: { text: 'every 2 to 3 days, 5 cm (2 in) deep', value: 2, unit: 'days', assumed: [] },
+  amount: {
+    text: 'every 2 to 3 days, 5 cm (2 in) deep',
+    value: 2,
+    unit: 'days',
+    assumed: [],
+    bench: null,
+  },
   product: false,
 };
 const answer: ConsultResponse = {

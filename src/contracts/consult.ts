@@ -265,6 +265,12 @@ export const consultResponseSchema = z.object({
             value: z.number().nullable(),
             unit: z.string().nullable(),
             assumed: z.array(z.string()),
+            /** Address of the calculator that it comes from, with what is known filled in; null without one. */
+            bench: z
+              .string()
+              .nullable()
+              // Answers that were kept before there were any.
+              .default(null),
           })
           .nullable()
           // Answers that were kept before there were any.

@@ -37,6 +37,7 @@ function step(
     cautions: [],
     amount: null,
     worked: { forSize: null, assumed: [] },
+    measure: null,
     work: { treatment: made, rule, notBefore: null },
   };
 }

@@ -2,7 +2,7 @@ import type { Network } from '../diagnosis/network.ts';
 import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Compiled } from '../library/compile.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
-import type { Amount } from '../schema/amount.ts';
+import type { Amount, MeasureId } from '../schema/amount.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { Rung, Treatment } from '../schema/treatment.ts';
 import type { View } from '../schema/view.ts';
@@ -39,6 +39,8 @@ export interface Step {
   readonly amount: Amount | null;
   /** The same worked out for the enquirer's own size. */
   readonly worked: Worked;
+  /** How it is worked out; null where it comes from no calculator. */
+  readonly measure: MeasureId | null;
   /** Its treatment with the window that holds for this cause; null for what is found out first. */
   readonly work: {
     readonly treatment: Treatment;
@@ -100,12 +102,14 @@ function toStep(chosen: Chosen, named: readonly Cause[], context: AdviceContext)
     cautions: distinct(chosen.cautions),
     amount,
     worked: forThisJob(amount, measure, context.job),
+    measure,
     work: { treatment, rule, notBefore: chosen.notBefore },
   };
 }
 
-const NO_AMOUNT: Pick<Step, 'amount' | 'worked'> = {
+const NO_AMOUNT: Pick<Step, 'amount' | 'worked' | 'measure'> = {
   amount: null,
+  measure: null,
   worked: { forSize: null, assumed: [] },
 };
 

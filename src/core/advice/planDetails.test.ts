@@ -58,6 +58,7 @@ describe('the step that confirms', () => {
       cautions: [],
       amount: null,
       worked: { forSize: null, assumed: [] },
+      measure: null,
       work: null,
     });
     expect(rest.map(({ id }) => id)).toEqual(['pick']);

@@ -69,6 +69,8 @@ export interface Consultation {
   readonly amounts: readonly SaidAmount[];
   /** Sizes that were said: how tall, how big a pot or bed, how many. */
   readonly sizes: readonly SaidSize[];
+  /** What is known of the size of the work. */
+  readonly job: Job;
   readonly extracted: readonly ExtractedFinding[];
   readonly causes: readonly RankedCause[];
   readonly explanation: readonly CauseId[];
@@ -281,6 +283,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     parts: kept.partsOf(enquiry),
     amounts,
     sizes: understood.sizes,
+    job: context.job,
     extracted: heard.filter(({ finding }) => tellsHere(library, network, finding)),
     causes: rankCauses(network, weighing, enquiry.experience, presenceOf),
     explanation: posterior.explanation,

@@ -32,6 +32,8 @@ export const caseTexts = {
   nowTo: (to: string) => `Now, to ${to}`,
   from: (from: string) => `From ${from}`,
   howMuch: 'How much',
+  assumed: (what: string) => `Taken as given: ${what}`,
+  onTheBench: 'Work it out on the Bench',
   asked: 'What they asked',
   quoted: (words: string) => `“${words}?”`,
   adviceSoFar: 'Advice so far',

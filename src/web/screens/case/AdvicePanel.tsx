@@ -1,6 +1,7 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { sheetTexts } from '../../texts/sheetTexts.ts';
+import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { midSentence } from '../../../wording/midSentence.ts';
@@ -50,7 +51,17 @@ const Amount = styled.dl`
   }
   & dd {
     font-weight: 600;
+    & a {
+      display: block;
+      font-weight: 400;
+      font-size: 13px;
+    }
   }
+`;
+const Assumed = styled.span`
+  display: block;
+  font-weight: 400;
+  color: var(--quiet);
 `;
 const Note = styled.div`
   padding: 8px 0;
@@ -96,7 +107,15 @@ function Steps({ steps, today }: { readonly steps: readonly Step[]; readonly tod
             {step.amount && (
               <Amount>
                 <dt>{caseTexts.howMuch}</dt>
-                <dd>{step.amount.text}</dd>
+                <dd>
+                  {step.amount.text}
+                  {step.amount.assumed.map((one) => (
+                    <Assumed key={one}>{caseTexts.assumed(one)}</Assumed>
+                  ))}
+                  {step.amount.bench !== null && (
+                    <Link to={step.amount.bench}>{caseTexts.onTheBench}</Link>
+                  )}
+                </dd>
               </Amount>
             )}
           </div>
