@@ -17,6 +17,7 @@ type Step = Advice['steps'][number];
 const Verdict = styled.span<{ $careful: boolean }>`
   padding: 1px 8px;
   border-radius: 3px;
+  white-space: nowrap;
   font: 600 14px/1.5 var(--sans);
   background: ${({ $careful }) => ($careful ? 'var(--ochre-wash)' : 'var(--teal-wash)')};
   color: ${({ $careful }) => ($careful ? 'var(--ochre)' : 'var(--teal)')};
@@ -27,7 +28,7 @@ const Headline = styled.p`
 `;
 const StepItem = styled.li`
   display: grid;
-  grid-template-columns: 108px 1fr;
+  grid-template-columns: 84px 1fr;
   gap: 2px 10px;
   padding: 7px 0;
   border-top: 1px solid var(--hairline);
@@ -42,12 +43,17 @@ const Small = styled.ul`
   color: var(--ochre);
 `;
 const Amount = styled.dl`
-  display: flex;
-  gap: 6px;
   font-size: 14px;
+  & dt,
+  & dd {
+    display: inline;
+    margin: 0;
+  }
   & dt {
     color: var(--quiet);
-    white-space: nowrap;
+  }
+  & dt::after {
+    content: ' ';
   }
   & dd {
     font-weight: 600;

@@ -27,9 +27,11 @@ export const Column = styled.section.attrs({ tabIndex: 0 })`
 
 export const ColumnTitle = styled.h2`
   display: flex;
+  flex-wrap: wrap;
   align-items: baseline;
-  gap: 10px;
+  gap: 2px 10px;
   font-size: 16px;
+  white-space: nowrap;
   padding-bottom: 8px;
 `;
 
