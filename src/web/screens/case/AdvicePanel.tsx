@@ -53,7 +53,7 @@ const Amount = styled.dl`
     color: var(--quiet);
   }
   & dt::after {
-    content: ' ';
+    content: ': ';
   }
   & dd {
     font-weight: 600;
