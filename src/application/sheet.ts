@@ -164,7 +164,7 @@ const short = (text: string): string => text.replaceAll(/\s\([^()]*\)/g, '');
 
 /** The sheet in a text message: the first steps with how much, and when to look again. */
 export function sheetMessage({ parts, clinic }: Sheet): string {
-  const told = parts.map(({ plant, steps, lookAgain }) => {
+  const messages = parts.map(({ plant, steps, lookAgain }) => {
     const said = steps.slice(0, MESSAGE_STEPS).map(({ when, text, amount }) => {
       const much = amount === null ? '' : ` (${short(amount)})`;
       return `${when}: ${short(firstSentence(text)).replace(/\.$/, '')}${much}.`;
@@ -172,7 +172,7 @@ export function sheetMessage({ parts, clinic }: Sheet): string {
     const name = plant === null ? '' : `${plant.charAt(0).toUpperCase()}${plant.slice(1)}: `;
     return `${name}${said.join(' ')} ${firstSentence(lookAgain)}`;
   });
-  return `${told.join(' ')} ${clinic}`.replaceAll('’', "'").replaceAll('·', '-');
+  return `${messages.join(' ')} ${clinic}`.replaceAll('’', "'").replaceAll('·', '-');
 }
 
 const CRLF = '\r\n';

@@ -279,8 +279,8 @@ export function workedText({ from, to, dimension }: Worked): string {
   switch (dimension) {
     case 'length':
       return to < 1.5
-        ? quantityText({ from: rounded(100 * from), to: rounded(100 * to), unit: 'cm' })
-        : quantityText({ from: rounded(from), to: rounded(to), unit: 'm' });
+        ? quantityText({ from: 100 * from, to: 100 * to, unit: 'cm' }, rounded)
+        : quantityText({ from, to, unit: 'm' }, rounded);
     case 'area':
       return areaText(from);
     case 'loose':
@@ -292,13 +292,11 @@ export function workedText({ from, to, dimension }: Worked): string {
       break;
     case 'mass':
       if (to > 0 && to < 1)
-        return quantityText({ from: rounded(1000 * from), to: rounded(1000 * to), unit: 'g' });
+        return quantityText({ from: 1000 * from, to: 1000 * to, unit: 'g' }, rounded);
       break;
     default:
   }
-  return unit === undefined
-    ? span(from, to)
-    : quantityText({ from: rounded(from), to: rounded(to), unit });
+  return unit === undefined ? span(from, to) : quantityText({ from, to, unit }, rounded);
 }
 
 /** What a blank of a dimension may hold, as examples. */

@@ -93,12 +93,20 @@ function usWords({ from, to }: Quantity, { unit, factor, plus = 0, steps }: UsUn
   return `${spanWords(convert(from), convert(to), true)} ${unit}`;
 }
 
-/** A quantity in metric and, where there is one, its US unit: "5 to 8 cm (2 to 3 in)", "7 to 10 days". */
-export function quantityText(quantity: Quantity): string {
-  const { from, to, unit } = quantity;
+/**
+ * A quantity in metric and, where there is one, its US unit: "5 to 8 cm (2 to 3 in)", "7 to 10 days". `round` is for the
+ * metric numbers alone, so that nothing is rounded twice.
+ */
+export function quantityText(
+  quantity: Quantity,
+  round: (value: number) => number = (value) => value,
+): string {
+  const { unit } = quantity;
+  const [from, to] = [round(quantity.from), round(quantity.to)];
   if (unit === 'pH') return `pH ${spanWords(from, to)}`;
   const { one, many, us: usual } = UNITS[unit];
-  const us = unit === 'cm' && from >= FEET_FROM_CM ? { ...FOOT, factor: 1 / 30.48 } : usual;
+  const us =
+    unit === 'cm' && quantity.from >= FEET_FROM_CM ? { ...FOOT, factor: 1 / 30.48 } : usual;
   const said = `${spanWords(from, to)} ${from === 1 && to === 1 ? one : many}`;
   return us ? `${said} (${usWords(quantity, us)})` : said;
 }

@@ -18,7 +18,7 @@ describe('how much a step takes', () => {
       'for 56 m² (600 sq ft): 280 g (9.9 oz) of nitrogen (5 g to the square meter (1 lb to 1,000 sq ft))',
     );
   });
-  it('tells water in gallons and loose stuff in cubic feet', () => {
+  it('gives water in gallons and loose stuff in cubic feet', () => {
     expect(said('25 mm', { code: 'water', area: 10, quantity: litres(250, 250) })).toBe(
       '25 mm (1 in); for 10 m² (108 sq ft) that is 250 L (66 gal)',
     );
@@ -44,4 +44,16 @@ describe('how much a step takes', () => {
 
 it('says what was taken as given', () => {
   expect(assumedText('trunk-an-inch')).toContain('1 in');
+});
+
+it('says what a soil test comes to', () => {
+  const rate = { from: 350, to: 350, unit: 'g/m2' as const };
+  const byTest = { code: 'by-test' as const, quantity: rate };
+  const all = { from: 6.5, to: 6.5, unit: 'kg' as const };
+  expect(said(null, { ...byTest, goes: 2, total: all, area: 18.6 })).toBe(
+    '350 g to the square meter (72 lb to 1,000 sq ft); for 19 m² (200 sq ft) that is 6.5 kg (14 lb), in 2 goes half a year apart',
+  );
+  expect(said(null, { ...byTest, goes: 1, total: null, area: null })).toBe(
+    '350 g to the square meter (72 lb to 1,000 sq ft)',
+  );
 });

@@ -84,7 +84,7 @@ function stateOf(rule: WindowRule | null, context: AdviceContext): WindowState {
     : context.almanac.state(rule, context.today, context.traits.bloom);
 }
 
-/** Words of its own tell of another work, for which the amount of the treatment says nothing. */
+/** A text of the cause's own describes other work, to which the amount of the treatment does not apply. */
 function amountOf(
   option: TreatmentOption,
   treatment: Treatment,

@@ -104,3 +104,48 @@ describe('what a pot decides', () => {
     expect(workOut(null, 'succulent', [area(3)]).assumed).toEqual(['pot-not-said']);
   });
 });
+
+describe('what a soil test decides', () => {
+  const ph = (value: number): SaidSize => ({ kind: 'ph', value, span });
+
+  it('is the rate of lime, its total for an area and in how many goes', () => {
+    // 270 g to the square metre for one unit of pH in loam: common tables.
+    expect(workOut(null, 'lime', [ph(5.5), area(10)])).toEqual({
+      forSize: {
+        code: 'by-test',
+        quantity: { from: 270, to: 270, unit: 'g/m2' },
+        goes: 2,
+        total: { from: 2.7, to: 2.7, unit: 'kg' },
+        area: 10,
+      },
+      assumed: ['loam'],
+    });
+  });
+  it('is the rate of sulfur, down to pH 5 for plants that like it', () => {
+    const rate = (acidLoving: boolean) =>
+      workOut(null, 'sulfur', [ph(7)], { acidLoving }).forSize?.quantity.from;
+    expect(rate(false)).toBe(50);
+    expect(rate(true)).toBe(200);
+  });
+  it('has no total where no area was said', () => {
+    expect(workOut(null, 'lime', [ph(6)]).forSize).toMatchObject({ total: null, area: null });
+  });
+  it.each([
+    ['lime', 7],
+    ['sulfur', 6],
+  ] as const)('may say that no %s is needed', (measure, value) => {
+    expect(workOut(null, measure, [ph(value)])).toEqual({ forSize: null, assumed: ['no-need'] });
+  });
+  it('is said to be wanting where it was not said', () => {
+    expect(workOut('5 g/m2', 'lime', [area(10)])).toEqual({
+      forSize: null,
+      assumed: ['ph-not-said'],
+    });
+  });
+});
+
+it('gives grams up to two kilograms, and kilograms from there', () => {
+  const total = (rate: string) => workOut(rate, null, [area(10)]).forSize?.quantity;
+  expect(total('200 g/m2')).toEqual({ from: 2000, to: 2000, unit: 'g' });
+  expect(total('210 g/m2')).toEqual({ from: 2.1, to: 2.1, unit: 'kg' });
+});

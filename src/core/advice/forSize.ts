@@ -64,10 +64,10 @@ const TOTALS: Partial<Readonly<Record<AmountUnit, AmountUnit>>> = {
 const GRAMS_IN_KG = 1000;
 
 const areaOf = ({ sizes }: Job): number | null =>
-  sizes.flatMap((one) => (one.kind === 'area' ? [one.squareMetres] : []))[0] ?? null;
+  sizes.flatMap((size) => (size.kind === 'area' ? [size.squareMetres] : []))[0] ?? null;
 
 const widthOf = ({ sizes }: Job, kind: 'trunk' | 'pot'): number | null =>
-  sizes.flatMap((one) => (one.kind === kind ? [one.metres] : []))[0] ?? null;
+  sizes.flatMap((size) => (size.kind === kind ? [size.metres] : []))[0] ?? null;
 
 /** Two digits that count are enough for what is measured out. */
 const rounded = (value: number): number => Number(value.toPrecision(2));
@@ -95,14 +95,14 @@ const LITRES_DEEP: Partial<Readonly<Record<AmountUnit, number>>> = {
 
 /** The total of the first part of an amount that an area decides; null where none is. */
 function totalFor(amount: Amount, measure: MeasureId | null, area: number): ForSize | null {
-  for (const [part, one] of amount.parts.entries()) {
-    if (typeof one === 'string') continue;
-    const rated = ratedTotal(one, area);
+  for (const [part, quantity] of amount.parts.entries()) {
+    if (typeof quantity === 'string') continue;
+    const rated = ratedTotal(quantity, area);
     if (rated) return { code: 'total', area, part, quantity: rated };
-    const litres = LITRES_DEEP[one.unit];
+    const litres = LITRES_DEEP[quantity.unit];
     if (litres === undefined || (measure !== 'rain' && measure !== 'layer')) continue;
     const code = measure === 'rain' ? 'water' : 'loose';
-    return { code, area, quantity: times(one, litres * area, 'L') };
+    return { code, area, quantity: times(quantity, litres * area, 'L') };
   }
   return null;
 }
@@ -155,7 +155,7 @@ const WANTED = { acidLoving: 5, other: 6.5 } as const;
 
 /** Lime or sulfur by the pH of a soil test, on loam. */
 function byTest(measure: 'lime' | 'sulfur', job: Job): Worked {
-  const ph = job.sizes.flatMap((one) => (one.kind === 'ph' ? [one.value] : []))[0];
+  const ph = job.sizes.flatMap((size) => (size.kind === 'ph' ? [size.value] : []))[0];
   if (ph === undefined) return { forSize: null, assumed: ['ph-not-said'] };
   const wanted = job.acidLoving ? WANTED.acidLoving : WANTED.other;
   const rate = measure === 'lime' ? limeRate(ph, wanted, 'loam') : sulfurRate(ph, wanted, 'loam');

@@ -39,7 +39,7 @@ const SENSES: readonly { readonly said: RegExp; readonly names: RegExp }[] = [
     said: /too much (sun|light)|sun ?burn|scorch|too hot/i,
     names: /sunburn|sun scorch|scorch|sunscald/i,
   },
-  { said: /weed ?killer|round ?up|herbicide/i, names: /herbicide|weed ?killer|glyphosate/i },
+  { said: /weed ?killer|herbicide/i, names: /herbicide|weed ?killer|glyphosate/i },
 ];
 
 /** The words of a theory that stand in a name of its cause, with "a" before them: "a virus". */

@@ -16,9 +16,9 @@ export function jobOf(
   today: Day,
   acidLoving: boolean,
 ): Job {
-  const planted = amounts.flatMap((one) =>
-    one.kind === 'planted' && one.from !== null && one.to !== null
-      ? [weeksBetween((one.from + one.to) / 2, today)]
+  const planted = amounts.flatMap((amount) =>
+    amount.kind === 'planted' && amount.from !== null && amount.to !== null
+      ? [weeksBetween((amount.from + amount.to) / 2, today)]
       : [],
   )[0];
   const growing = almanac.state({ kind: 'season', season: 'growing' }, today);

@@ -1,7 +1,7 @@
 import { findingId } from '../../test/setting.ts';
 import type { ExtractedFinding } from '../language/extract.ts';
 import { RELIED_ON } from '../schema/reliedOn.ts';
-import { withHeight } from './measured.ts';
+import { withHeight, withSoilTest } from './measured.ts';
 
 const { tall } = RELIED_ON.findings;
 const span = { start: 0, end: 4 };
@@ -24,4 +24,30 @@ it('leaves what was heard where no height was said', () => {
   const all = heard(tall, spots);
   expect(withHeight(all, [])).toBe(all);
   expect(withHeight(all, [{ kind: 'trunk', metres: 5, span }])).toBe(all);
+});
+
+describe('a soil test in numbers', () => {
+  const at = { start: 10, end: 16 };
+  const heardAs = (finding: string, value = true) => ({
+    ...{ finding: findingId(finding), value, sure: 0.8 },
+    span: { start: 0, end: 4 },
+  });
+  const after = (value: number) =>
+    withSoilTest(
+      [heardAs('alkaline-soil'), heardAs('leaf-yellow')],
+      [{ kind: 'ph' as const, value, span: at }],
+    ).map(({ finding }) => finding);
+
+  it.each([
+    [5.4, ['leaf-yellow', 'acid-soil']],
+    [5.5, ['leaf-yellow']],
+    [7, ['leaf-yellow']],
+    [7.1, ['leaf-yellow', 'alkaline-soil']],
+  ])('pH %d says what the soil is, whatever else it sounds like', (value, findings) => {
+    expect(after(value)).toEqual(findings);
+  });
+  it('leaves what was heard where no test was said', () => {
+    const heard = [heardAs('alkaline-soil')];
+    expect(withSoilTest(heard, [])).toBe(heard);
+  });
 });
