@@ -3,6 +3,7 @@ import { asRead, type KnowledgeIssue } from '../core/knowledge/faults.ts';
 import { checkLibrary } from '../core/knowledge/check.ts';
 import { compileLibrary } from '../core/library/compile.ts';
 import { checkReliedOn } from '../core/knowledge/reliedOn.ts';
+import { UNPUBLISHED } from '../core/schema/source.ts';
 import { checkQuality } from '../core/library/quality.ts';
 import {
   ENTRY_FIELDS,
@@ -75,6 +76,26 @@ function reportCounts({ library }: ReadLibrary): void {
   );
 }
 
+/** Where the entries come from, and how many of what is done say how much or how often. */
+function reportShares({ library }: ReadLibrary): void {
+  const { causes, careTopics, treatments, laws, plants } = library;
+  const count = (of: (source: string) => boolean): number =>
+    [causes, careTopics, treatments, laws, plants].flat().filter(({ source }) => of(source)).length;
+  const [practice, judgement] = UNPUBLISHED.map((name) => count((source) => source === name));
+  const published = count((source) => UNPUBLISHED.every((name) => name !== source));
+  console.log(`Sources: ${published} published, ${practice} practice, ${judgement} judgement.`);
+  const own = causes.flatMap((cause) => cause.treatments.filter(({ text }) => text !== undefined));
+  const done = [treatments, careTopics.flatMap(({ steps }) => steps), own].flat();
+  const isCounted = ({ text = '' }: { readonly text?: string | undefined }): boolean =>
+    /\d/.test(text);
+  const withAmount = done.filter((step) => step.amount?.parts.length || isCounted(step)).length;
+  const without = done.filter((step) => step.amount?.parts.length === 0).length;
+  const open = done.length - withAmount - without;
+  console.log(
+    `Amounts: ${withAmount} of ${done.length} steps, ${without} need none, ${open} say nothing.`,
+  );
+}
+
 const files = readKnowledgeFiles(folder);
 const read = files.ok ? readLibrary(files.value) : files;
 const issues = [
@@ -87,6 +108,7 @@ for (const issue of issues) {
 }
 if (read.ok && issues.length === 0) {
   reportPairs(read.value);
+  reportShares(read.value);
   reportCounts(read.value);
 } else {
   console.error(`${issues.length} problems in ${folder}.`);

@@ -144,6 +144,19 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
     { id: 't', field: 'classes', fault: { code: 'no-class' } },
   ],
   [
+    'a work that is older than what it is cited for',
+    {
+      'causes/c.yaml': [{ ...cause, knownSince: 2002, source: 'old-book' }],
+      'sources/s.yaml': [
+        {
+          ...{ id: 'old-book', author: 'A', title: 'T', publisher: 'P', year: 1991 },
+          recalled: true,
+        },
+      ],
+    },
+    { id: cause.id, fault: { code: 'cited-too-early', source: 'old-book', since: 2002 } },
+  ],
+  [
     'a product that says too little of itself',
     { 'treatments/t.yaml': [{ ...treatment, rung: 'low-toxicity', classes: ['fungicide'] }] },
     { id: 't', fault: { code: 'not-stated', fields: ['limits', 'amount', 'cautions'] } },

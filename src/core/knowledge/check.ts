@@ -191,6 +191,16 @@ function checkSources(library: Library, known: Known, report: Report): void {
   }
 }
 
+/** A work cannot speak of what was found after it was printed. */
+function checkCitations({ causes, sources }: Library, report: Report): void {
+  const years = new Map(sources.map(({ id, year }): [string, number] => [id, year]));
+  for (const { id, source, knownSince } of causes) {
+    const year = years.get(source);
+    if (knownSince !== undefined && year !== undefined && year < knownSince)
+      report(id, 'source', { code: 'cited-too-early', source, since: knownSince });
+  }
+}
+
 /** Stages whose dates come from elsewhere than their cause. */
 function checkStageSources(library: Library, known: Known, report: Report): void {
   for (const { id, stages } of library.causes)
@@ -316,6 +326,7 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   checkViews(library, known, report);
   checkRates(library, report);
   checkClasses(library, report);
+  checkCitations(library, report);
   checkRanges(library, known, report);
   checkLaws(library, known, report);
   checkDangers(library, report);

@@ -10,6 +10,8 @@ export type EntryFault =
   | { readonly code: 'relied-on' }
   | { readonly code: 'unknown-id'; readonly id: string; readonly section: string }
   | { readonly code: 'unknown-source'; readonly source: string }
+  /** The work is older than what it is cited for. */
+  | { readonly code: 'cited-too-early'; readonly source: string; readonly since: number }
   | { readonly code: 'treatment-twice'; readonly treatment: string }
   | { readonly code: 'no-class' }
   /** A product that kills, of which the rules of safety and the plan must know these. */

@@ -99,6 +99,8 @@ export const causeSchema = z.strictObject({
   findings: z.record(findingIdSchema, wordOf(FREQUENCY)),
   /** Causes that this one invites. */
   leadsTo: z.array(causeIdSchema).default([]),
+  /** The year it was first found or described, where that is recent: no earlier work can speak of it. */
+  knownSince: z.number().int().min(1900).max(2100).optional(),
   /** Where it is known; everywhere, as far as the library knows, where absent. */
   range: rangeSchema.optional(),
   /** When it can be seen; out of this window it is less likely, not impossible. */
