@@ -9,7 +9,7 @@ import { isPesticide, type Ruling, type SafetyRule } from './safetyRules.ts';
 /** As printed on labels. */
 const NEONICOTINOID = /^IRAC 4A/;
 
-/** What a step does that the law may rule: what the library says of it, and what follows from its product. */
+/** What a step does that the law may rule, from the library and its product; empty where it does nothing of the kind, never an error. */
 export function mattersOf(treatment: Treatment, kinds: AdviceContext['kinds']): Set<Matter> {
   const { classes, organic, modeOfAction = '', matters } = treatment;
   const found = new Set<Matter>(matters);

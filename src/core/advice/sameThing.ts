@@ -8,7 +8,7 @@ const COMMON_WORDS = new Set(
   ),
 );
 
-/** Stems of the words of a request that are not those of every request. */
+/** Stems of the words of a request that are not those of every request; empty, never null. */
 export function contentOf(said: string): ReadonlySet<string> {
   const words = wordsIn(said);
   return new Set(words.filter((word) => word.length > 3 && !COMMON_WORDS.has(word)).map(stem));

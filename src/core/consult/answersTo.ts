@@ -68,7 +68,7 @@ function answerableFrom(
   };
 }
 
-/** Requests in the order of the text, with what a trouble is taken for where nothing asks that already. */
+/** Requests in the order of the text, never null, with what a trouble is taken for where nothing asks that already. */
 export function toAnswer(
   { requests, theories }: Pick<Extracted, 'requests' | 'theories'>,
   isTrouble: boolean,

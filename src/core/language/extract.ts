@@ -214,6 +214,10 @@ function weightsOf(
   };
 }
 
+/** A word that is neither denied nor somebody's theory, nor, beside a report, asked or guessed. */
+const isStated = ({ denied, theory, speculated }: AssertionStatus, asks: boolean, i: number) =>
+  denied[i] !== true && theory[i] !== true && (asks || speculated[i] !== true);
+
 function readText(
   languageContext: LanguageContext,
   model: WordModel | null,
@@ -252,13 +256,7 @@ function readText(
     weights,
   );
   const asks = !seen && asksOnly(text, spoken, assertion);
-  const contentWords = spoken.filter(
-    (_, i) =>
-      assertion.denied[i] !== true &&
-      assertion.theory[i] !== true &&
-      (asks || assertion.speculated[i] !== true) &&
-      !naming.named[i],
-  );
+  const contentWords = spoken.filter((_, i) => isStated(assertion, asks, i) && !naming.named[i]);
   const toJudge = {
     groupOf: (id: FindingId) => languageContext.findings.get(id)?.group,
     implied: languageContext.implied,
@@ -275,8 +273,7 @@ function readText(
     mentions,
     contentWords,
     asks,
-    requests: readRequests(whole),
-    theories: readTheories(text, whole),
+    ...{ requests: readRequests(whole), theories: readTheories(text, whole) },
     kept,
     toJudge,
   };

@@ -78,22 +78,26 @@ export interface Calculator {
   ) => Result<readonly Worked[], MeasureFault>;
 }
 
+/** A number of a dimension between two values in its unit: metres, litres and so on. */
 export const number = (dimension: Dimension, least: number, most: number): NumberInput => ({
   kind: 'number',
   dimension,
   least,
   most,
 });
+/** One of some words; a value that is none of them is an error. */
 export const choice = <C extends string>(...choices: readonly C[]): ChoiceInput<C> => ({
   kind: 'choice',
   choices,
 });
+/** A result that is one number, in the unit of its dimension. */
 export const exactly = (id: string, value: number, dimension: Dimension): Worked => ({
   id,
   from: value,
   to: value,
   dimension,
 });
+/** A result that is a span of numbers, in the unit of its dimension. */
 export const between = (id: string, from: number, to: number, dimension: Dimension): Worked => ({
   id,
   from,

@@ -3,6 +3,7 @@ import { between, calculator, choice, exactly, number } from './calculator.ts';
 /** Litres of a layer: area in square metres, depth in metres. */
 export const layerLitres = (area: number, depth: number): number => 1000 * area * depth;
 
+/** Mulch, compost or gravel: square metres, a depth in metres, litres of a bag; rejects values out of range. */
 export const layer = calculator(
   'layer',
   {
@@ -19,7 +20,7 @@ export const layer = calculator(
   },
 );
 
-/** A raised bed: compost as a share of the mix; the rest is topsoil. */
+/** A raised bed, in metres, with compost in percent of the mix and topsoil as the rest: litres; rejects values out of range. */
 export const raisedBed = calculator(
   'raised-bed',
   {
@@ -48,6 +49,7 @@ export function plantsOn(area: number, spacing: number, pattern: 'square' | 'set
   return Math.round(pattern === 'square' ? square : square * SET_OFF);
 }
 
+/** A count of plants on square metres, at a spacing in metres; rejects values out of range. */
 export const plants = calculator(
   'plants',
   {
@@ -58,7 +60,7 @@ export const plants = calculator(
   ({ area, spacing, pattern }) => [exactly('plants', plantsOn(area, spacing, pattern), 'count')],
 );
 
-/** Seed for a lawn or bed by its rate in grams to the square metre. */
+/** Kilograms of seed by its rate in grams to the square metre; rejects values out of range. */
 export const seed = calculator(
   'seed',
   { area: number('area', 0.1, 20000), rate: number('spread', 0.1, 100) },
@@ -68,6 +70,7 @@ export const seed = calculator(
 /** Times the width of the root ball, and clear of it below. Common practice. */
 const HOLE_TIMES = { from: 2, to: 3 } as const;
 
+/** The hole for a root ball, in metres; rejects values out of range. */
 export const plantingHole = calculator(
   'planting-hole',
   { ballWidth: number('length', 0.05, 3), ballHeight: number('length', 0.05, 1.5) },
@@ -105,45 +108,37 @@ export const sulfurRate = (present: number, wanted: number, texture: Texture): n
 export const goesFor = (rate: number, matter: 'lime' | 'sulfur'): number =>
   Math.ceil(rate / (matter === 'lime' ? LIME_AT_ONCE : SULFUR_AT_ONCE));
 
+/** What a rate in grams to the square metre comes to: kilograms for an area, and a count of goes. */
+const byRate = (rate: number, area: number, matter: 'lime' | 'sulfur') => [
+  exactly('rate', rate, 'spread'),
+  exactly('in-all', (rate * area) / 1000, 'mass'),
+  exactly('goes', goesFor(rate, matter), 'count'),
+];
+
+const TEXTURE = choice('sand', 'loam', 'clay');
+const AREA = number('area', 0.1, 20000);
+
+/** Lime by pH, texture and square metres: grams to the square metre, kilograms; fails where the soil needs none; rejects values out of range. */
 export const lime = calculator(
   'lime',
-  {
-    present: number('pH', 3.5, 7.5),
-    wanted: number('pH', 5, 7.5),
-    texture: choice('sand', 'loam', 'clay'),
-    area: number('area', 0.1, 20000),
-  },
-  ({ present, wanted, texture, area }) => {
-    if (present >= wanted) return { code: 'not-less', input: 'present', than: 'wanted' };
-    const rate = limeRate(present, wanted, texture);
-    return [
-      exactly('rate', rate, 'spread'),
-      exactly('in-all', (rate * area) / 1000, 'mass'),
-      exactly('goes', goesFor(rate, 'lime'), 'count'),
-    ];
-  },
+  { present: number('pH', 3.5, 7.5), wanted: number('pH', 5, 7.5), texture: TEXTURE, area: AREA },
+  ({ present, wanted, texture, area }) =>
+    present >= wanted
+      ? { code: 'not-less', input: 'present', than: 'wanted' }
+      : byRate(limeRate(present, wanted, texture), area, 'lime'),
 );
 
+/** Sulfur by pH, texture and square metres: grams to the square metre, kilograms; fails where the soil needs none; rejects values out of range. */
 export const sulfur = calculator(
   'sulfur',
-  {
-    present: number('pH', 4.5, 8.5),
-    wanted: number('pH', 4, 7.5),
-    texture: choice('sand', 'loam', 'clay'),
-    area: number('area', 0.1, 20000),
-  },
-  ({ present, wanted, texture, area }) => {
-    if (wanted >= present) return { code: 'not-less', input: 'wanted', than: 'present' };
-    const rate = sulfurRate(present, wanted, texture);
-    return [
-      exactly('rate', rate, 'spread'),
-      exactly('in-all', (rate * area) / 1000, 'mass'),
-      exactly('goes', goesFor(rate, 'sulfur'), 'count'),
-    ];
-  },
+  { present: number('pH', 4.5, 8.5), wanted: number('pH', 4, 7.5), texture: TEXTURE, area: AREA },
+  ({ present, wanted, texture, area }) =>
+    wanted >= present
+      ? { code: 'not-less', input: 'wanted', than: 'present' }
+      : byRate(sulfurRate(present, wanted, texture), area, 'sulfur'),
 );
 
-/** Fertilizer by its nitrogen: grams of nitrogen to the square metre and the first number on the bag. */
+/** Fertilizer by grams of nitrogen to the square metre and the percent on the bag: kilograms; rejects values out of range. */
 export const nitrogen = calculator(
   'nitrogen',
   {

@@ -30,6 +30,7 @@ export function newTreeDays(weeks: number): { from: number; to: number } {
   return { from, to };
 }
 
+/** Water for a newly planted tree: trunk in metres and weeks since planting; litres each time, days between; rejects values out of range. */
 export const newTree = calculator(
   'new-tree',
   { trunk: number('length', 0.005, 0.3), since: number('weeks', 0, 156) },
@@ -52,6 +53,7 @@ export function waterToDepth(centimetres: number, texture: keyof typeof SOAKS): 
   return (25 * centimetres) / SOAKS[texture];
 }
 
+/** Soaking a grown tree: crown and depth in metres; millimetres of water, litres in all; rejects values out of range. */
 export const grownTree = calculator(
   'grown-tree',
   {
@@ -69,7 +71,7 @@ export const grownTree = calculator(
   },
 );
 
-/** A litre is a millimetre of water on a square metre. */
+/** Water for a lawn or bed: square metres, millimetres of need and of rain; litres; rejects values out of range. */
 export const bedWater = calculator(
   'bed-water',
   {
@@ -93,6 +95,7 @@ export function potLitres(width: number): number {
   return 1000 * OF_CYLINDER * Math.PI * (width / 2) ** 2 * width;
 }
 
+/** Water for a pot of a width in metres: litres; rejects values out of range. */
 export const potWater = calculator(
   'pot-water',
   { width: number('length', 0.05, 1.5) },
@@ -123,6 +126,7 @@ export function succulentDays(
   };
 }
 
+/** Days between waterings of a succulent, by the width of its pot in metres; rejects values out of range. */
 export const succulent = calculator(
   'succulent',
   { width: number('length', 0.03, 0.6), season: choice('winter', 'summer') },
@@ -132,6 +136,7 @@ export const succulent = calculator(
   },
 );
 
+/** Minutes that a sprinkler runs, by the millimetres that tins caught; rejects values out of range. */
 export const sprinkler = calculator(
   'sprinkler',
   {
@@ -150,6 +155,7 @@ export const sprinkler = calculator(
   },
 );
 
+/** Minutes that a drip line runs: litres an hour of one dripper, litres wanted; rejects values out of range. */
 export const drip = calculator(
   'drip',
   {
@@ -170,6 +176,7 @@ export function leachingShare(water: number, bears: number): number {
   return water / (5 * bears - water);
 }
 
+/** Water against salt: decisiemens a metre, millimetres; fails where the water is too salty for the plant; rejects values out of range. */
 export const leaching = calculator(
   'leaching',
   {
@@ -187,7 +194,7 @@ export const leaching = calculator(
   },
 );
 
-/** Water off a roof: a millimetre on a square metre is a litre. */
+/** Water off a roof, a millimetre on a square metre being a litre: litres, millimetres, kilograms; rejects values out of range. */
 export const roof = calculator(
   'roof',
   {

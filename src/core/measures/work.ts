@@ -1,6 +1,6 @@
 import { between, calculator, exactly, number } from './calculator.ts';
 
-/** Granules: the weight of the bag over the area that its label says it covers, half of it each way. */
+/** Granules by the kilograms of a bag and the square metres that its label says it covers, half of it each way: kilograms; rejects values out of range. */
 export const granules = calculator(
   'granules',
   {
@@ -18,7 +18,7 @@ export const granules = calculator(
   },
 );
 
-/** A mix from the label's rate, in millilitres to the litre. */
+/** A mix from the label's rate in millilitres to the litre: litres; rejects values out of range. */
 export const mix = calculator(
   'mix',
   {
@@ -35,7 +35,7 @@ export const mix = calculator(
   },
 );
 
-/** Packs for a job: what one pack covers, the area, and how often it is done. */
+/** A count of packs by the square metres that one covers, and its price; rejects values out of range. */
 export const packs = calculator(
   'packs',
   {
@@ -58,6 +58,7 @@ export function woundShare(width: number, trunk: number): number {
   return width / (Math.PI * trunk);
 }
 
+/** How much of the way round a trunk a wound goes, both in metres: percent; rejects values out of range. */
 export const wound = calculator(
   'wound',
   { width: number('length', 0.005, 5), trunk: number('length', 0.01, 2) },
@@ -84,6 +85,7 @@ export function mowingHeights(now: number, wanted: number): readonly number[] {
   return heights;
 }
 
+/** Cuts of an overgrown lawn, heights in metres: at most a third at once; rejects values out of range. */
 export const mowing = calculator(
   'mowing',
   { now: number('length', 0.02, 0.6), wanted: number('length', 0.01, 0.15) },
@@ -98,7 +100,7 @@ export const mowing = calculator(
   },
 );
 
-/** Grubs under the sod that was lifted, to the square metre. */
+/** Grubs under square metres of lifted turf, as a count to the square metre; rejects values out of range. */
 export const grubs = calculator(
   'grubs',
   { found: number('count', 0, 500), lifted: number('area', 0.01, 5) },

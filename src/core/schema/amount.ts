@@ -97,6 +97,6 @@ export const amountSchema = z.string().transform((text, context): Amount => {
   return z.NEVER;
 });
 
-/** The first quantity of an amount; null where it has none, as in "once a year at most". */
+/** The first quantity of an amount. Returns null where it has none, as in "once a year at most". */
 export const firstQuantity = ({ parts }: Amount): Quantity | null =>
   parts.find((part) => typeof part !== 'string') ?? null;

@@ -72,7 +72,7 @@ export const lawSchema = z
 export type Law = z.infer<typeof lawSchema>;
 
 /**
- * The laws of a country, by ISO 3166. With null, for a place whose country is not known, all of them: the strictest
+ * The laws of a country, by ISO 3166; empty where it has none. With null, for a place whose country is not known, all of them: the strictest
  * holds.
  */
 export function lawsOf(

@@ -4,6 +4,7 @@ import { styled } from 'styled-components';
 import { usesUsUnits } from '../../../core/language/usUnits.ts';
 import { CALCULATORS } from '../../../core/measures/all.ts';
 import { MEASURE_WORDS } from '../../../wording/measures.ts';
+import { listedLinks, SplitPage } from '../../kit/SplitPage.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import { loadClinic } from '../../store/actions.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
@@ -12,15 +13,6 @@ import { commonTexts } from '../../texts/commonTexts.ts';
 import { Calculation } from './Calculation.tsx';
 import { usualOf } from './blanks.ts';
 
-const Page = styled.main`
-  display: grid;
-  grid-template-columns: 300px minmax(0, 1fr);
-  min-height: 0;
-  @media (max-width: 760px) {
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: 38% minmax(0, 1fr);
-  }
-`;
 const Side = styled.nav`
   overflow: auto;
   padding: 14px 0 20px 16px;
@@ -33,21 +25,7 @@ const Side = styled.nav`
   & section + section {
     padding-top: 14px;
   }
-  & a {
-    display: block;
-    padding: 4px 14px 4px 8px;
-    border-left: 3px solid transparent;
-    color: var(--ink);
-    text-decoration: none;
-  }
-  & a:hover {
-    background: var(--teal-wash);
-  }
-  & a[aria-current='page'] {
-    border-left-color: var(--teal);
-    background: var(--teal-wash);
-    font-weight: 600;
-  }
+  ${listedLinks}
 `;
 
 const GROUPS = ['water', 'ground', 'feeding', 'work'] as const;
@@ -69,7 +47,7 @@ export function Bench() {
     ? { ...usualOf(calculator, isUs), ...Object.fromEntries(search.entries()) }
     : {};
   return (
-    <Page>
+    <SplitPage>
       <Side aria-label={commonTexts.bench}>
         {GROUPS.map((group) => (
           <section key={group}>
@@ -104,6 +82,6 @@ export function Bench() {
       ) : (
         <Notice>{benchTexts.unknown}</Notice>
       )}
-    </Page>
+    </SplitPage>
   );
 }

@@ -1,13 +1,14 @@
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { useEffect, useMemo, useState } from 'react';
-import { Label, SearchField, ToggleButton, ToggleButtonGroup } from 'react-aria-components';
+import { Label, SearchField, ToggleButtonGroup } from 'react-aria-components';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { styled } from 'styled-components';
 import { TextBox } from '../../kit/fields.tsx';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { Notice } from '../../kit/Notice.tsx';
+import { listedLinks, SplitPage, Switch } from '../../kit/SplitPage.ts';
 import { useKeys } from '../../kit/useKeys.ts';
 import {
   SECTIONS,
@@ -17,15 +18,6 @@ import {
 } from '../../library/libraryIndex.ts';
 import { useLibrary } from '../../library/useLibrary.ts';
 
-const Page = styled.main`
-  display: grid;
-  grid-template-columns: 300px minmax(0, 1fr);
-  min-height: 0;
-  @media (max-width: 760px) {
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: 38% minmax(0, 1fr);
-  }
-`;
 const Side = styled.nav`
   display: grid;
   grid-template-rows: auto auto minmax(0, 1fr);
@@ -39,19 +31,8 @@ const Kinds = styled(ToggleButtonGroup)`
   flex-wrap: wrap;
   gap: 0 2px;
 `;
-const Kind = styled(ToggleButton)`
-  padding: 3px 8px;
-  border: 0;
-  border-bottom: 2px solid transparent;
-  background: transparent;
-  color: var(--ink);
-  font: inherit;
+const Kind = styled(Switch)`
   font-size: 14px;
-  cursor: pointer;
-  &[data-selected] {
-    border-bottom-color: var(--teal);
-    font-weight: 600;
-  }
 `;
 const Search = styled(SearchField)`
   padding-right: 14px;
@@ -64,21 +45,7 @@ const Search = styled(SearchField)`
 `;
 const List = styled.ul`
   overflow: auto;
-  & a {
-    display: block;
-    padding: 4px 14px 4px 8px;
-    border-left: 3px solid transparent;
-    color: var(--ink);
-    text-decoration: none;
-  }
-  & a:hover {
-    background: var(--teal-wash);
-  }
-  & a[aria-current='page'] {
-    border-left-color: var(--teal);
-    background: var(--teal-wash);
-    font-weight: 600;
-  }
+  ${listedLinks}
   & i {
     display: block;
     color: var(--quiet);
@@ -121,7 +88,7 @@ export function Library() {
     [reading, kind, text],
   );
   return (
-    <Page>
+    <SplitPage>
       <Side aria-label={commonTexts.library}>
         <Search value={text} onChange={setText}>
           <Label>
@@ -176,6 +143,6 @@ export function Library() {
           )}
         </div>
       )}
-    </Page>
+    </SplitPage>
   );
 }

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { createPortal } from 'react-dom';
-import { ToggleButton } from 'react-aria-components';
 import { createGlobalStyle, styled } from 'styled-components';
 import {
   segmentsOf,
@@ -22,6 +21,7 @@ import { Button } from '../../../kit/Button.tsx';
 import { shortDate } from '../../../kit/dates.ts';
 import { Key } from '../../../kit/Key.tsx';
 import { Notice } from '../../../kit/Notice.tsx';
+import { Switch } from '../../../kit/SplitPage.ts';
 import { saveFile } from '../../../kit/saveFile.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { sheetTexts } from '../../../texts/sheetTexts.ts';
@@ -48,19 +48,6 @@ const Message = styled.div`
   margin-bottom: 10px;
   background: var(--surface);
   border-left: 3px solid var(--teal);
-`;
-const Large = styled(ToggleButton)`
-  padding: 3px 8px;
-  border: 0;
-  border-bottom: 2px solid transparent;
-  background: transparent;
-  color: var(--ink);
-  font: inherit;
-  cursor: pointer;
-  &[data-selected] {
-    border-bottom-color: var(--teal);
-    font-weight: 600;
-  }
 `;
 /** On paper stands the sheet alone. */
 const OnPaper = createGlobalStyle`
@@ -206,9 +193,9 @@ function Given({ plant, sheet, answer }: GivenProps) {
           {sheetTexts.email}
         </Button>
         <Button onPress={() => setShort(!short)}>{sheetTexts.message}</Button>
-        <Large isSelected={large} onChange={setLarge}>
+        <Switch isSelected={large} onChange={setLarge}>
           {sheetTexts.large}
-        </Large>
+        </Switch>
         <span role="status">{note}</span>
       </Bar>
       {short && (
