@@ -79,12 +79,19 @@ const datedSteps = (steps: readonly Step[], today: Day): string =>
     })
     .join(' ');
 
-function stepsText({ opening, steps }: Extract<Reply, { code: 'steps' }>, today: Day): string {
+function stepsText(
+  { opening, steps, products }: Extract<Reply, { code: 'steps' }>,
+  today: Day,
+): string {
   const isOpen = steps.some(
     ({ when }) => when.state.kind !== 'opens' && when.state.kind !== 'never',
   );
   const answer = !isOpen ? 'Not now, but so: ' : opening === 'yes' ? 'Yes. ' : '';
-  return `${answer}${datedSteps(steps, today)}`;
+  const more =
+    products.length === 0
+      ? ''
+      : ` Where that is not enough: ${list(products.map(midSentence))}; the label and local rules decide.`;
+  return `${answer}${datedSteps(steps, today)}${more}`;
 }
 
 function careText({ say, steps, cautions }: Extract<Reply, { code: 'care' }>, today: Day): string {

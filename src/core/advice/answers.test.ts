@@ -274,6 +274,18 @@ describe('how, when and with what', () => {
     expect(stepsIn(reply('what-product', { advice: plan }))).toEqual(['Dust it.']);
     const without = advice({ steps: steps.slice(0, 2) });
     expect(stepsIn(reply('what-product', { advice: without }))).toEqual(['Water it.', 'Prune it.']);
+    const soap = { name: 'Soap', classes: ['insecticide'], rung: 'low-toxicity' };
+    const kept = [
+      option({ name: 'Strong spray', classes: ['insecticide'], rung: 'conventional' }),
+      option(soap),
+      option({ ...soap, name: 'Forbidden' }, { forbidden: { code: 'oil-burns-this-plant' } }),
+      option({ ...soap, name: 'Of the trade' }, { referTo: ['licensed-applicator'] }),
+      option({ name: 'Water' }),
+    ];
+    expect(reply('what-product', { advice: without, options: kept })).toMatchObject({
+      products: ['Soap', 'Strong spray'],
+    });
+    expect(reply('how', { advice: without, options: kept })).toMatchObject({ products: [] });
   });
   it.each(['how', 'when'] as const)('waits until it is known what it is: %s', (kind) => {
     expect(reply(kind, { advice: unsure }, 'cut')).toEqual({ code: 'find-out-first' });

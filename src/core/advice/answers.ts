@@ -4,7 +4,7 @@ import type { Act, Request } from '../language/requests.ts';
 import { HARM } from '../schema/scale.ts';
 import type { Cause, Harm } from '../schema/cause.ts';
 import { whyNothing } from './letBe.ts';
-import type { Treatment } from '../schema/treatment.ts';
+import { RUNGS, type Treatment } from '../schema/treatment.ts';
 import { hiddenBy } from './approach.ts';
 import type { AssessedTreatment } from './safetyJudge.ts';
 import type { Advice, Step } from './plan.ts';
@@ -26,6 +26,8 @@ export type Reply =
       readonly code: 'steps';
       readonly opening: 'yes' | 'none';
       readonly steps: readonly Step[];
+      /** Names of products that are asked for and that the plan does without at first. */
+      readonly products: readonly string[];
     }
   /** A question of care beside a trouble: what the library says of it, with its steps. */
   | {
@@ -105,10 +107,14 @@ function isWork({ classes, name, text }: Treatment, said: string, act: Act): boo
 const doesWork = (step: Step, act: Act): boolean =>
   step.work !== null && isWork(step.work.treatment, textOf(step), act);
 
-const stepsFrom = (opening: 'yes' | 'none', steps: readonly Step[]): Reply => ({
+const stepsFrom = (
+  opening: 'yes' | 'none',
+  steps: readonly Step[],
+): Extract<Reply, { code: 'steps' }> => ({
   code: 'steps',
   opening,
   steps: steps.slice(0, MAX_STEPS),
+  products: [],
 });
 
 function identify({ lead, ranked }: Answerable): Reply {
@@ -213,9 +219,21 @@ function whatProduct(about: Answerable): Reply {
   const steps = doable(about);
   const products = steps.filter(({ work }) => work !== null && work.treatment.classes.length > 0);
   if (products.length > 0) return stepsFrom('none', products);
-  return steps.length > 0 && about.lead && about.advice.verdict !== 'find-out'
-    ? stepsFrom('none', steps)
-    : how(about);
+  if (steps.length === 0 || !about.lead || about.advice.verdict === 'find-out') return how(about);
+  return { ...stepsFrom('none', steps), products: productsKept(about) };
+}
+
+/** Products that would help, may be used and are not in the plan, the mildest first. */
+function productsKept({ options, context }: Answerable): readonly string[] {
+  return options
+    .filter(({ candidate: { treatment }, forbidden, referTo }) => {
+      const isOpen = forbidden === null && referTo.length === 0;
+      return isOpen && isPesticide(treatment) && hiddenBy(context.approach, treatment) === null;
+    })
+    .map(({ candidate: { treatment } }) => treatment)
+    .sort((a, b) => RUNGS.indexOf(a.rung) - RUNGS.indexOf(b.rung))
+    .slice(0, 2)
+    .map(({ name }) => name);
 }
 
 const HAS_AMOUNT = /\d|\b(once|twice|daily|weekly|every)\b/i;
