@@ -50,6 +50,9 @@ const allAre = (answer: ConsultResponse, categories: readonly string[]): boolean
   likely(answer).every(({ category }) => categories.includes(category));
 const cautions = ({ advice }: ConsultResponse): string => advice.cautions.join(' ');
 
+/** Oils work on scales and mildews, sulfur and lime sulfur on fungi and mites (common practice). */
+const OF_TWO_KINDS = /horticultural oil|sulph?ur/i;
+
 export const PLAN_RULES: Readonly<Record<string, Rule>> = {
   'no product before a cause': (answer) =>
     likely(answer).reduce((sum, { probability }) => sum + probability, 0) < 0.5
@@ -59,7 +62,8 @@ export const PLAN_RULES: Readonly<Record<string, Rule>> = {
     allAre(answer, [...ROTS, 'virus', 'nutrient', 'water', 'temperature', 'light', 'weed'])
       ? textsOf(
           steps(answer).filter(
-            ({ text }) => INSECT_PRODUCT.test(text) && !FUNGUS_PRODUCT.test(text),
+            ({ text }) =>
+              INSECT_PRODUCT.test(text) && !FUNGUS_PRODUCT.test(text) && !OF_TWO_KINDS.test(text),
           ),
         )
       : [],
@@ -76,7 +80,13 @@ export const PLAN_RULES: Readonly<Record<string, Rule>> = {
     ])
       ? textsOf(
           steps(answer).filter(
-            ({ text }) => FUNGUS_PRODUCT.test(text) && !INSECT_PRODUCT.test(text),
+            ({ text }) =>
+              FUNGUS_PRODUCT.test(text) &&
+              !INSECT_PRODUCT.test(text) &&
+              !(
+                OF_TWO_KINDS.test(text) &&
+                likely(answer).some(({ category }) => INSECTS.includes(category))
+              ),
           ),
         )
       : [],
