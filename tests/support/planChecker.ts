@@ -51,7 +51,7 @@ const allAre = (answer: ConsultResponse, categories: readonly string[]): boolean
 const cautions = ({ advice }: ConsultResponse): string => advice.cautions.join(' ');
 
 /** Oils work on scales and mildews, sulfur and lime sulfur on fungi and mites (common practice). */
-const OF_TWO_KINDS = /horticultural oil|sulph?ur/i;
+const OF_TWO_KINDS = /horticultural oil|sul(?:f|ph)ur/i;
 
 export const PLAN_RULES: Readonly<Record<string, Rule>> = {
   'no product before a cause': (answer) =>
