@@ -61,7 +61,11 @@ function rankOf(answer: ConsultResponse, accept: readonly string[]): number | nu
 /** What is recommended: the headline, the steps and the cautions, without what is advised against. */
 function recommended(answer: ConsultResponse): string {
   const { headline, steps, cautions } = answer.advice;
-  return [headline, ...steps.flatMap((step) => [step.text, ...step.cautions]), ...cautions]
+  return [
+    headline,
+    ...steps.flatMap((step) => [step.text, step.amount?.text ?? '', ...step.cautions]),
+    ...cautions,
+  ]
     .join(' \n ')
     .toLowerCase();
 }
