@@ -3,6 +3,7 @@ import type { MeasureDoubt } from '../core/consult/doubts.ts';
 import type { SaidAmount } from '../core/language/amounts.ts';
 import type { SaidSize } from '../core/language/sizes.ts';
 import { dayInWords } from './days.ts';
+import { twoDigits } from './quantities.ts';
 
 const shortNumber = (value: number): string => String(Math.round(10 * value) / 10);
 
@@ -63,11 +64,7 @@ const INCHES_IN_METRE = 39.37;
 const SQUARE_FEET_IN_METRE = 10.764;
 const GALLONS_IN_LITRE = 0.2642;
 
-/** Two digits that count: 9.1, 12, 230. */
-function rounded(value: number): string {
-  const digits = Math.max(0, 1 - Math.floor(Math.log10(Math.max(value, 0.1))));
-  return String(Number(value.toFixed(digits)));
-}
+const rounded = (value: number): string => String(twoDigits(value));
 
 /** Square metres in both units: "56 m² (600 sq ft)". */
 export const areaText = (squareMetres: number): string =>

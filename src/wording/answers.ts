@@ -1,3 +1,4 @@
+import { LITRES_IN_GALLON } from '../core/util/units.ts';
 import type { Answered, Reply } from '../core/advice/answers.ts';
 import type { Step } from '../core/advice/plan.ts';
 import type { Act } from '../core/language/requests.ts';
@@ -125,7 +126,6 @@ function mixText({ rate, tank }: Extract<Reply, { readonly code: 'mix' }>): stri
   return `By the rate that was read out: ${product} in ${into} of water. The label decides: no stronger, and only on what it names.`;
 }
 
-const LITRES_IN_GALLON = 3.785411784;
 const both = (value: number) => ({ from: value, to: value });
 
 function replyText(reply: Reply, today: Day): string {

@@ -1,3 +1,4 @@
+import { LITRES_IN_GALLON, METRES_IN_FOOT } from '../core/util/units.ts';
 import type { Amount, AmountUnit, Quantity } from '../core/schema/amount.ts';
 
 /** How a unit is written, and its US counterpart with how much of it one of the unit is. */
@@ -45,9 +46,9 @@ const UNITS: Readonly<Record<AmountUnit, UnitWords>> = {
   times: plain('time'),
   mm: metric('mm', { ...INCH, factor: 1 / 25.4 }),
   cm: metric('cm', { ...INCH, factor: 1 / 2.54 }),
-  m: metric('m', { ...FOOT, factor: 1 / 0.3048 }),
+  m: metric('m', { ...FOOT, factor: 1 / METRES_IN_FOOT }),
   C: metric('C', { unit: 'F', factor: 1.8, plus: 32, steps: () => 1 }),
-  L: metric('L', { unit: 'gal', factor: 1 / 3.785412, steps: GALLON_STEPS }),
+  L: metric('L', { unit: 'gal', factor: 1 / LITRES_IN_GALLON, steps: GALLON_STEPS }),
   g: metric('g', { unit: 'oz', factor: 0.03527396 }),
   kg: metric('kg', { unit: 'lb', factor: 2.204623, steps: (pounds) => (pounds < 10 ? 0.5 : 1) }),
   'g/m2': metric('g to the square meter', { unit: 'lb to 1,000 sq ft', factor: 0.2048161 }),
@@ -59,7 +60,7 @@ const UNITS: Readonly<Record<AmountUnit, UnitWords>> = {
 };
 
 /** Two digits that count: 9.1, 12, 230. */
-function twoDigits(value: number): number {
+export function twoDigits(value: number): number {
   const digits = Math.max(0, 1 - Math.floor(Math.log10(Math.max(value, 0.1))));
   return Number(value.toFixed(digits));
 }

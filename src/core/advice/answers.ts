@@ -1,5 +1,5 @@
 import { isCareTopic } from '../knowledge/careTopics.ts';
-import { asksForStronger, saidMix } from '../language/labelRate.ts';
+import { asksForStronger, saidMix } from '../measures/labelRate.ts';
 import type { Act, Request } from '../language/requests.ts';
 import { HARM } from '../schema/scale.ts';
 import type { Cause, Harm } from '../schema/cause.ts';

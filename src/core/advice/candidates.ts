@@ -89,15 +89,12 @@ function amountOf(
   option: TreatmentOption,
   treatment: Treatment,
 ): Pick<Candidate, 'amount' | 'measure'> {
-  const { amount, measure } =
-    option.text === undefined ? { ...treatment, ...definedOf(option) } : option;
-  return { amount: amount ?? null, measure: measure ?? null };
+  const own = option.text === undefined ? treatment : null;
+  return {
+    amount: option.amount ?? own?.amount ?? null,
+    measure: option.measure ?? own?.measure ?? null,
+  };
 }
-
-const definedOf = ({ amount, measure }: TreatmentOption) => ({
-  ...(amount === undefined ? {} : { amount }),
-  ...(measure === undefined ? {} : { measure }),
-});
 
 /**
  * Gathers the treatments of all suspects that suit the plant. A treatment that serves several suspects is listed

@@ -1,6 +1,7 @@
 import type { SaidSize } from '../language/sizes.ts';
 import { goesFor, layerLitres, limeRate, sulfurRate } from '../measures/ground.ts';
 import { newTreeDays, newTreeLitres, succulentDays } from '../measures/water.ts';
+import { METRES_IN_INCH } from '../util/units.ts';
 import type { Amount, AmountUnit, MeasureId, Quantity } from '../schema/amount.ts';
 
 /** What is known of the job: its sizes, and the weeks since planting where they were said. */
@@ -51,7 +52,6 @@ export interface Worked {
 }
 
 const NOTHING: Worked = { forSize: null, assumed: [] };
-const METRES_IN_INCH = 0.0254;
 const CM_IN_METRE = 100;
 const MM_IN_METRE = 1000;
 

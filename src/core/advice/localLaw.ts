@@ -22,13 +22,18 @@ export function mattersOf(treatment: Treatment, kinds: AdviceContext['kinds']): 
   return found;
 }
 
-function holdsFor(law: Law, { treatment, targets }: Candidate, { kinds }: AdviceContext): boolean {
+/** The laws of the place that concern a candidate, by what it does, to what plant and against what. */
+export function lawsOn(
+  { treatment, targets }: Candidate,
+  { kinds, laws }: Pick<AdviceContext, 'kinds' | 'laws'>,
+): readonly Law[] {
   const done = mattersOf(treatment, kinds);
-  return (
-    law.matters.some((matter) => done.has(matter)) &&
-    (law.plants.length === 0 || law.plants.some((id) => kinds.includes(id))) &&
-    (law.causes.length === 0 ||
-      targets.some(({ suspect }) => law.causes.includes(suspect.cause.id)))
+  if (done.size === 0) return [];
+  return laws.filter(
+    ({ matters, plants, causes }) =>
+      matters.some((matter) => done.has(matter)) &&
+      (plants.length === 0 || plants.some((id) => kinds.includes(id))) &&
+      (causes.length === 0 || targets.some(({ suspect }) => causes.includes(suspect.cause.id))),
   );
 }
 
@@ -50,13 +55,12 @@ function dayOfWork({ state }: Candidate, today: Day): Day | null {
 }
 
 /**
- * The rule that a law of the place makes: what it forbids is not advised, what needs a licence is referred, what has a
+ * The rule that a law makes of a candidate that it concerns, see {@link lawsOn}: what it forbids is not advised, what needs a licence is referred, what has a
  * closed season is due after it, and everything else is said with who knows the rule. A law of parts of a known country
  * is said only; where the country is not known, it holds.
  */
 export function localLaw(law: Law): SafetyRule {
   return (candidate, context): Ruling => {
-    if (!holdsFor(law, candidate, context)) return { kind: 'allow' };
     const { country, today } = context;
     const { say, who, inParts, closed } = law;
     const rule = { code: 'local-law' as const, say, country, inParts, who };

@@ -3,7 +3,7 @@ import type { AdviceContext } from './context.ts';
 import type { Caution, Referral, SafetyReason } from './messages.ts';
 import type { Day } from '../timing/calendar.ts';
 import { postponed } from '../timing/windows.ts';
-import { localLaw } from './localLaw.ts';
+import { lawsOn, localLaw } from './localLaw.ts';
 import { SAFETY_RULES } from './safetyRules.ts';
 
 /** A candidate after all rules of safety. */
@@ -38,7 +38,7 @@ export function judge(candidate: Candidate, context: AdviceContext): AssessedTre
     forbidden: reason,
     notBefore: null,
   });
-  for (const rule of [...SAFETY_RULES, ...context.laws.map(localLaw)]) {
+  for (const rule of [...SAFETY_RULES, ...lawsOn(candidate, context).map(localLaw)]) {
     const ruling = rule(candidate, context);
     switch (ruling.kind) {
       case 'allow':

@@ -1,3 +1,4 @@
+import { METRES_IN_FOOT, METRES_IN_INCH } from '../util/units.ts';
 import { EXACT_NUMBER_PATTERN, numberOf } from './numbers.ts';
 import { overlaps, type Span } from './tokens.ts';
 
@@ -13,9 +14,9 @@ const METRES_IN = {
   millimetre: 0.001,
   centimetre: 0.01,
   metre: 1,
-  inch: 0.0254,
-  foot: 0.3048,
-  yard: 0.9144,
+  inch: METRES_IN_INCH,
+  foot: METRES_IN_FOOT,
+  yard: 3 * METRES_IN_FOOT,
 } as const;
 /** Litres in a unit of volume by the start of its name. */
 const LITRES_IN: readonly (readonly [RegExp, number])[] = [

@@ -1,5 +1,11 @@
 import { EXACT_NUMBER_PATTERN, numberOf } from '../language/numbers.ts';
 import { fail, ok, type Result } from '../util/result.ts';
+import {
+  KILOGRAMS_IN_POUND,
+  LITRES_IN_GALLON,
+  METRES_IN_FOOT,
+  METRES_IN_INCH,
+} from '../util/units.ts';
 import type { Dimension } from './calculator.ts';
 
 /** Why a typed measure is not understood. */
@@ -13,11 +19,8 @@ interface Unit {
   readonly factor: number;
 }
 
-const FOOT = 0.3048;
-const POUND = 0.45359237;
-const GALLON = 3.785411784;
-const SQUARE_FOOT = FOOT ** 2;
-const TABLESPOON = GALLON / 256;
+const SQUARE_FOOT = METRES_IN_FOOT ** 2;
+const TABLESPOON = LITRES_IN_GALLON / 256;
 const ML = 1000;
 
 const unit = (is: RegExp, factor: number): Unit => ({ is, factor });
@@ -26,32 +29,32 @@ const VOLUMES: readonly Unit[] = [
   unit(/^(ml|millilit\w+)$/, 1 / ML),
   unit(/^(l|lit(er|re)s?)$/, 1),
   unit(/^(m3|m³|cubic met\w+)$/, 1000),
-  unit(/^(gal|gallons?)$/, GALLON),
-  unit(/^(qt|quarts?)$/, GALLON / 4),
-  unit(/^(pt|pints?)$/, GALLON / 8),
-  unit(/^cups?$/, GALLON / 16),
-  unit(/^(fl\.? ?oz|fluid ounces?)$/, GALLON / 128),
+  unit(/^(gals?|gallons?)$/, LITRES_IN_GALLON),
+  unit(/^(qts?|quarts?)$/, LITRES_IN_GALLON / 4),
+  unit(/^(pt|pints?)$/, LITRES_IN_GALLON / 8),
+  unit(/^cups?$/, LITRES_IN_GALLON / 16),
+  unit(/^(fl\.? ?oz|fluid ounces?)$/, LITRES_IN_GALLON / 128),
   unit(/^(tbsp|tbs|tablespoons?)$/, TABLESPOON),
   unit(/^(tsp|teaspoons?)$/, TABLESPOON / 3),
-  unit(/^(ft3|ft³|cu\.? ?ft|cubic (feet|foot))$/, 1000 * FOOT ** 3),
-  unit(/^(yd3|cu\.? ?yds?|cubic yards?)$/, 27000 * FOOT ** 3),
+  unit(/^(ft3|ft³|cu\.? ?ft|cubic (feet|foot))$/, 1000 * METRES_IN_FOOT ** 3),
+  unit(/^(yd3|cu\.? ?yds?|cubic yards?)$/, 27000 * METRES_IN_FOOT ** 3),
 ];
 
-/** Units that people type, by what they measure. Exact factors: NIST SP 811 (2008), appendix B.8. */
+/** Units that people type, by what they measure. */
 const UNITS: Readonly<Record<Dimension, readonly Unit[]>> = {
   length: [
     unit(/^(mm|millimet\w+)$/, 0.001),
     unit(/^(cm|centimet\w+)$/, 0.01),
     unit(/^(m|met(er|re)s?)$/, 1),
-    unit(/^("|''|in|inch|inches)$/, 0.0254),
-    unit(/^('|ft|foot|feet)$/, FOOT),
-    unit(/^(yd|yards?)$/, 3 * FOOT),
+    unit(/^("|''|in|inch|inches)$/, METRES_IN_INCH),
+    unit(/^('|ft|foot|feet)$/, METRES_IN_FOOT),
+    unit(/^(yd|yards?)$/, 3 * METRES_IN_FOOT),
   ],
   area: [
     unit(/^(m2|m²|sq ?m|square met\w+)$/, 1),
     unit(/^(ft2|ft²|sq ?ft|square (feet|foot))$/, SQUARE_FOOT),
     unit(/^(sq ?yds?|square yards?)$/, 9 * SQUARE_FOOT),
-    unit(/^(sq ?in|square inch(es)?)$/, 0.0254 ** 2),
+    unit(/^(sq ?in|square inch(es)?)$/, METRES_IN_INCH ** 2),
     unit(/^acres?$/, 43560 * SQUARE_FOOT),
     unit(/^(ha|hectares?)$/, 10000),
   ],
@@ -60,8 +63,8 @@ const UNITS: Readonly<Record<Dimension, readonly Unit[]>> = {
   mass: [
     unit(/^(g|grams?)$/, 0.001),
     unit(/^(kg|kilos?|kilograms?)$/, 1),
-    unit(/^(oz|ounces?)$/, POUND / 16),
-    unit(/^(lbs?|pounds?)$/, POUND),
+    unit(/^(oz|ounces?)$/, KILOGRAMS_IN_POUND / 16),
+    unit(/^(lbs?|pounds?)$/, KILOGRAMS_IN_POUND),
   ],
   water: [
     unit(/^(mm|millimet\w+)$/, 1),
@@ -80,7 +83,7 @@ const UNITS: Readonly<Record<Dimension, readonly Unit[]>> = {
   count: [],
   flow: [
     unit(/^(l\/h|l ?ph|lit(er|re)s? an hour)$/, 1),
-    unit(/^(gph|gal\/h|gallons? an hour)$/, GALLON),
+    unit(/^(gph|gal\/h|gallons? an hour)$/, LITRES_IN_GALLON),
   ],
   salinity: [unit(/^(ds\/m|ms\/cm|mmhos?(\/cm)?)$/, 1), unit(/^(us\/cm|µs\/cm)$/, 0.001)],
   pH: [unit(/^ph$/, 1)],
@@ -88,15 +91,15 @@ const UNITS: Readonly<Record<Dimension, readonly Unit[]>> = {
   spread: [
     unit(/^(g\/m2|g\/m²)$/, 1),
     unit(/^(kg\/m2|kg\/m²)$/, 1000),
-    unit(/^(lbs?\/1,?000 ?(sq ?ft|ft2))$/, (1000 * POUND) / (1000 * SQUARE_FOOT)),
-    unit(/^(lbs?\/100 ?(sq ?ft|ft2))$/, (1000 * POUND) / (100 * SQUARE_FOOT)),
-    unit(/^(oz\/(sq ?yd|yd2))$/, (1000 * POUND) / 16 / (9 * SQUARE_FOOT)),
+    unit(/^(lbs?\/1,?000 ?(sq ?ft|ft2))$/, (1000 * KILOGRAMS_IN_POUND) / (1000 * SQUARE_FOOT)),
+    unit(/^(lbs?\/100 ?(sq ?ft|ft2))$/, (1000 * KILOGRAMS_IN_POUND) / (100 * SQUARE_FOOT)),
+    unit(/^(oz\/(sq ?yd|yd2))$/, (1000 * KILOGRAMS_IN_POUND) / 16 / (9 * SQUARE_FOOT)),
   ],
   dilution: [
     unit(/^(ml\/l)$/, 1),
     unit(/^(%|percent)$/, 10),
-    unit(/^((tbsp|tablespoons?)\/gal(lon)?)$/, (ML * TABLESPOON) / GALLON),
-    unit(/^((tsp|teaspoons?)\/gal(lon)?)$/, (ML * TABLESPOON) / 3 / GALLON),
+    unit(/^((tbsp|tablespoons?)\/gal(lon)?)$/, (ML * TABLESPOON) / LITRES_IN_GALLON),
+    unit(/^((tsp|teaspoons?)\/gal(lon)?)$/, (ML * TABLESPOON) / 3 / LITRES_IN_GALLON),
     unit(/^(fl\.? ?oz\/gal(lon)?)$/, ML / 128),
   ],
 };

@@ -1,7 +1,6 @@
+import { LITRES_IN_GALLON, METRES_IN_INCH } from '../util/units.ts';
 import { between, calculator, choice, exactly, number } from './calculator.ts';
 
-const LITRES_IN_GALLON = 3.785411784;
-const METRES_IN_INCH = 0.0254;
 const MINUTES_IN_HOUR = 60;
 const DAYS_IN_WEEK = 7;
 

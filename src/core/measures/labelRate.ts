@@ -1,4 +1,5 @@
-import { EXACT_NUMBER_PATTERN as NUMBER, numberOf } from './numbers.ts';
+import { EXACT_NUMBER_PATTERN as NUMBER } from '../language/numbers.ts';
+import { readMeasure } from './readMeasure.ts';
 
 /** A rate that was read out from a label, with the tank it goes into. */
 export interface SaidMix {
@@ -7,19 +8,6 @@ export interface SaidMix {
   /** Litres; null where no tank was said. */
   readonly tank: number | null;
 }
-
-const GALLON = 3.785411784;
-/** US measures, in litres. */
-const LITRES: readonly (readonly [RegExp, number])[] = [
-  [/^(tbsp|tablespoon)/i, GALLON / 256],
-  [/^(tsp|teaspoon)/i, GALLON / 768],
-  [/^(fl\.? ?oz|fluid|oz|ounce)/i, GALLON / 128],
-  [/^(ml|milli)/i, 0.001],
-  [/^cup/i, GALLON / 16],
-  [/^gal/i, GALLON],
-  [/^(qt|quart)/i, GALLON / 4],
-  [/^(l$|lit)/i, 1],
-];
 
 const SPOON = String.raw`(tbsp|tablespoons?|tsp|teaspoons?|fl\.? ?oz|fluid ounces?|oz|ounces?|ml|millilit(?:er|re)s?|cups?)`;
 const BULK = String.raw`(gal(?:lon)?s?|lit(?:er|re)s?|l|quarts?|qts?)`;
@@ -36,12 +24,11 @@ const TANK_OF = new RegExp(
   'i',
 );
 
-const litresOf = (word: string): number | null => LITRES.find(([is]) => is.test(word))?.[1] ?? null;
-
-function litresSaid(match: RegExpExecArray | null): number | null {
-  const unit = litresOf(match?.[2] ?? '');
-  const amount = numberOf(match?.[1] ?? '');
-  return unit === null || !Number.isFinite(amount) ? null : amount * unit;
+/** Litres of a measure that was said; "oz" on a label of a liquid is a fluid ounce. Returns null where it is none. */
+function litresSaid(amount: string, unit: string): number | null {
+  const fluid = unit.replace(/^(?:oz|ounces?)$/i, 'fl oz');
+  const read = readMeasure(`${amount} ${fluid}`, 'volume', true);
+  return read.ok ? read.value : null;
 }
 
 /**
@@ -49,11 +36,12 @@ function litresSaid(match: RegExpExecArray | null): number | null {
  * litres. Returns null where no rate was said.
  */
 export function saidMix(text: string): SaidMix | null {
-  const match = RATE.exec(text);
-  const product = litresSaid(match);
-  const water = litresOf(match?.[3] ?? '');
+  const [, amount = '', spoon = '', bulk = ''] = RATE.exec(text) ?? [];
+  const product = litresSaid(amount, spoon);
+  const water = litresSaid('1', bulk);
   if (product === null || water === null) return null;
-  return { rate: product / water, tank: litresSaid(TANK_HOLDS.exec(text) ?? TANK_OF.exec(text)) };
+  const [, size = '', unit = ''] = TANK_HOLDS.exec(text) ?? TANK_OF.exec(text) ?? [];
+  return { rate: product / water, tank: litresSaid(size, unit) };
 }
 
 const STRONGER =
