@@ -286,7 +286,7 @@ function describeAmount(
     value: own ? round(own.from, 2) : null,
     unit: own?.unit ?? null,
     assumed: worked.assumed.map(assumedText),
-    bench: benchLink(measure, job),
+    bench: benchLink({ amount, measure }, job),
   };
 }
 

@@ -1,5 +1,7 @@
-import type { Job } from '../core/advice/forSize.ts';
-import type { MeasureId } from '../core/schema/amount.ts';
+import { WANTED_PH, type Job } from '../core/advice/forSize.ts';
+import type { Step } from '../core/advice/plan.ts';
+import { CALCULATORS } from '../core/measures/all.ts';
+import type { AmountUnit, MeasureId } from '../core/schema/amount.ts';
 
 /** The calculator that each measure of the library is worked out by. */
 const CALCULATOR: Readonly<Record<Exclude<MeasureId, 'pot-wider'>, string>> = {
@@ -11,12 +13,16 @@ const CALCULATOR: Readonly<Record<Exclude<MeasureId, 'pot-wider'>, string>> = {
   sulfur: 'sulfur',
 };
 
+const ALL = Object.values(CALCULATORS).flat();
+
+type Blanks = readonly (readonly [name: string, typed: string])[];
+
 const twoDigits = (value: number): string => String(Number(value.toPrecision(2)));
 const centimetres = (metres: number): string => `${twoDigits(100 * metres)} cm`;
 
-/** What the words say for the blanks of a calculator, as it would be typed there. */
-function blanksOf(measure: MeasureId, { sizes, weeksPlanted, winter }: Job): [string, string][] {
-  const blanks = sizes.flatMap((size): [string, string][] => {
+/** Sizes in the words, as they would be typed. */
+function sizesTyped({ sizes }: Job): Blanks {
+  return sizes.flatMap((size): Blanks => {
     switch (size.kind) {
       case 'trunk':
         return [['trunk', centimetres(size.metres)]];
@@ -30,16 +36,46 @@ function blanksOf(measure: MeasureId, { sizes, weeksPlanted, winter }: Job): [st
         return [];
     }
   });
-  if (measure === 'tree-water' && weeksPlanted !== null)
-    blanks.push(['since', `${twoDigits(weeksPlanted)} weeks`]);
-  if (measure === 'succulent') blanks.push(['season', winter ? 'winter' : 'summer']);
-  return blanks;
 }
 
-/** The Bench with what is known filled in; null where the amount comes from no calculator. */
-export function benchLink(measure: MeasureId | null, job: Job): string | null {
+/** The least of an amount in a unit, as it would be typed for a blank. */
+function leastTyped({ amount }: Pick<Step, 'amount'>, name: string, unit: AmountUnit): Blanks {
+  const least = amount?.parts.flatMap((part) =>
+    typeof part !== 'string' && part.unit === unit ? [part.from] : [],
+  )[0];
+  return least === undefined ? [] : [[name, `${least} ${unit}`]];
+}
+
+/** What the plan asks for, where the calculator would begin with something else. */
+function askedFor(step: Pick<Step, 'amount' | 'measure'>, job: Job): Blanks {
+  switch (step.measure) {
+    case 'tree-water':
+      return [['since', `${twoDigits(job.weeksPlanted ?? 0)} weeks`]];
+    case 'rain':
+      return [...leastTyped(step, 'need', 'mm'), ['rain', '0 mm']];
+    case 'layer':
+      return leastTyped(step, 'depth', 'cm');
+    case 'succulent':
+      return [['season', job.winter ? 'winter' : 'summer']];
+    case 'lime':
+    case 'sulfur':
+      return [
+        ['wanted', String(job.acidLoving ? WANTED_PH.acidLoving : WANTED_PH.other)],
+        ['texture', 'loam'],
+      ];
+    default:
+      return [];
+  }
+}
+
+/** The Bench with what is known filled in, so that it comes to what the plan says; null where the amount comes from no calculator. */
+export function benchLink(step: Pick<Step, 'amount' | 'measure'>, job: Job): string | null {
+  const { measure } = step;
   if (measure === null || measure === 'pot-wider') return null;
   if (measure === 'tree-water' && job.weeksPlanted === null) return null;
-  const blanks = new URLSearchParams(blanksOf(measure, job)).toString();
-  return `/bench/${CALCULATOR[measure]}${blanks === '' ? '' : `?${blanks}`}`;
+  const id = CALCULATOR[measure];
+  const inputs = ALL.find((calculator) => calculator.id === id)?.inputs ?? {};
+  const blanks = [...sizesTyped(job), ...askedFor(step, job)].filter(([name]) => name in inputs);
+  const typed = new URLSearchParams(blanks.map(([name, text]) => [name, text])).toString();
+  return `/bench/${id}${typed === '' ? '' : `?${typed}`}`;
 }

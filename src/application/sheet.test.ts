@@ -97,6 +97,19 @@ it('puts the first steps into a text message', () => {
   );
 });
 
+it('says what to expect of a cause only where it is likely enough to be acted on', () => {
+  const [first] = answer.causes;
+  if (!first) throw new Error('no cause');
+  const expected = (probability: number, verdict: typeof answer.advice.verdict) => {
+    const causes = [{ ...first, probability, expect: 'It mends.' }];
+    const said = { ...answer, causes, advice: { ...answer.advice, verdict } };
+    return sheetOf([said], about).parts[0]?.expect;
+  };
+  expect(expected(0.8, 'act-now')).toBe('It mends.');
+  expect(expected(0.4, 'act-now')).toBeNull();
+  expect(expected(0.8, 'find-out')).toBeNull();
+});
+
 // Lengths of GSM 03.38, from memory.
 it.each([
   ['a'.repeat(160), 1],

@@ -1,4 +1,5 @@
 import type { ConsultResponse } from '../contracts/consult.ts';
+import { CAUSE_KNOWN } from '../core/advice/safetyRules.ts';
 import { civil, parseDay, type Day } from '../core/timing/calendar.ts';
 import { dayInWords } from '../wording/days.ts';
 import { midSentence } from '../wording/midSentence.ts';
@@ -58,9 +59,15 @@ function whenWords({ when }: ConsultResponse['advice']['steps'][number], today: 
   return isNow ? `Now, until ${to}` : `${from} to ${to}`;
 }
 
+/** Nothing is foretold of a cause that no product would be advised against. */
+function expectOf({ advice, causes: [first] }: ConsultResponse): string | null {
+  if (!first || first.probability < CAUSE_KNOWN || advice.verdict === 'find-out') return null;
+  return first.expect;
+}
+
 /** What the sheet says of one plant, from the answer that stands. */
 export function sheetPart(answer: ConsultResponse, today: Day): SheetPart {
-  const { advice, causes, plant } = answer;
+  const { advice, plant } = answer;
   const name = plant === null ? null : midSentence(plant.name);
   return {
     title: name === null ? sheetWords.titleOfNone : sheetWords.title(name),
@@ -76,7 +83,7 @@ export function sheetPart(answer: ConsultResponse, today: Day): SheetPart {
     })),
     doNot: advice.notDoing.map(({ text, why }) => `${text}: ${midSentence(why)}`),
     callIn: advice.refer,
-    expect: causes[0]?.expect ?? null,
+    expect: expectOf(answer),
     cautions: advice.cautions,
     lookAgain: sheetWords.lookAgain(dayWords(advice.lookAgain, today)),
   };

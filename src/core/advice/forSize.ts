@@ -151,13 +151,13 @@ function byPot(measure: 'pot-wider' | 'succulent', job: Job): Worked {
 }
 
 /** The pH that is aimed at. Common practice. */
-const WANTED = { acidLoving: 5, other: 6.5 } as const;
+export const WANTED_PH = { acidLoving: 5, other: 6.5 } as const;
 
 /** Lime or sulfur by the pH of a soil test, on loam. */
 function byTest(measure: 'lime' | 'sulfur', job: Job): Worked {
   const ph = job.sizes.flatMap((size) => (size.kind === 'ph' ? [size.value] : []))[0];
   if (ph === undefined) return { forSize: null, assumed: ['ph-not-said'] };
-  const wanted = job.acidLoving ? WANTED.acidLoving : WANTED.other;
+  const wanted = job.acidLoving ? WANTED_PH.acidLoving : WANTED_PH.other;
   const rate = measure === 'lime' ? limeRate(ph, wanted, 'loam') : sulfurRate(ph, wanted, 'loam');
   if (rate === 0) return { forSize: null, assumed: ['no-need'] };
   const quantity = times({ from: rate, to: rate, unit: 'g/m2' }, 1, 'g/m2');

@@ -142,13 +142,14 @@ interface GivenProps {
   readonly answer: ConsultResponse | null;
 }
 
-/** The dates of the plan as a calendar file; null while they are worked out, and where there are none. */
-function useCalendar(plant: CasePlant, answer: ConsultResponse | null): string | null {
+/** The dates of the plan as a calendar file, `text` being null where there are none; not ready while they are worked out. */
+function useCalendar(plant: CasePlant, answer: ConsultResponse | null) {
   const caseId = useCaseId();
   const schedule = useSchedule(plant);
-  if (schedule.kind !== 'ready' || !answer) return null;
+  if (schedule.kind !== 'ready' || !answer)
+    return { isReady: schedule.kind !== 'working', text: null };
   const file = planCalendar(`${caseId}-${plant.id}`, answer.advice, schedule.schedule);
-  return file.ok ? file.value : null;
+  return { isReady: true, text: file.ok ? file.value : null };
 }
 
 function Given({ plant, sheet, answer }: GivenProps) {
@@ -185,8 +186,9 @@ function Given({ plant, sheet, answer }: GivenProps) {
         </Button>
         <Button onPress={() => void copy('copy', text)}>{sheetTexts.copy}</Button>
         <Button
+          isDisabled={!calendar.isReady}
           onPress={() => {
-            saveFile('sheet.eml', 'message/rfc822', sheetMail(sheet, calendar));
+            saveFile('sheet.eml', 'message/rfc822', sheetMail(sheet, calendar.text));
             keep('email', text);
           }}
         >
