@@ -38,3 +38,19 @@ test('a soil test comes to kilograms of lime', async ({ page }) => {
   await page.goto('/bench/nothing');
   await expect(page.getByText('There is no such calculator.')).toBeVisible();
 });
+
+test('a number of the plan opens its calculator, and the way back leads to the case', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('table').waitFor();
+  await page.keyboard.press('n');
+  await page
+    .getByRole('textbox', { name: "The enquirer's words" })
+    .fill('Planted a maple two weeks ago, 2 inch trunk, how much water does it need?');
+  await page.getByRole('link', { name: 'Work it out on the Bench' }).first().click();
+  await expect(page.getByText(/slowly on the root ball/)).toContainText('7.6 to 11 L (2 to 3 gal)');
+  await page.getByRole('textbox', { name: 'Thickness of the trunk' }).fill('3 in');
+  await page.getByRole('link', { name: 'Back to the case' }).click();
+  await expect(page.getByRole('textbox', { name: "The enquirer's words" })).toHaveValue(/maple/);
+});

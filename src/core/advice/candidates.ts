@@ -84,8 +84,11 @@ function stateOf(rule: WindowRule | null, context: AdviceContext): WindowState {
     : context.almanac.state(rule, context.today, context.traits.bloom);
 }
 
-/** A text of the cause's own describes other work, to which the amount of the treatment does not apply. */
-function amountOf(
+/**
+ * The amount of a treatment as a cause uses it, and how it is worked out; null where there is none. A text of the cause's own
+ * describes other work, to which the amount of the treatment does not apply.
+ */
+export function amountOf(
   option: TreatmentOption,
   treatment: Treatment,
 ): Pick<Candidate, 'amount' | 'measure'> {

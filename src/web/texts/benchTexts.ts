@@ -6,6 +6,7 @@ export const benchTexts = {
     feeding: 'Feeding, lime and sulfur',
     work: 'Products and work',
   },
+  backToTheCase: '← Back to the case',
   restsOn: 'What it rests on',
   fillIn: 'Fill in every blank to see what it comes to.',
   startOver: 'Start over',

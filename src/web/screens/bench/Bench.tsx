@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { NavLink, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, NavLink, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import { usesUsUnits } from '../../../core/language/usUnits.ts';
 import { CALCULATORS } from '../../../core/measures/all.ts';
@@ -11,6 +11,7 @@ import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { benchTexts } from '../../texts/benchTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { Calculation } from './Calculation.tsx';
+import { wayBackIn } from './wayBack.ts';
 import { usualOf } from './blanks.ts';
 
 const Side = styled.nav`
@@ -36,6 +37,8 @@ export function Bench() {
   const { id } = useParams();
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
+  const { state } = useLocation() as { readonly state: unknown };
+  const back = wayBackIn(state);
   const clinic = useAppSelector((state) => state.desk.clinic);
   const dispatch = useAppDispatch();
   useEffect(() => {
@@ -49,6 +52,11 @@ export function Bench() {
   return (
     <SplitPage>
       <Side aria-label={commonTexts.bench}>
+        {back !== null && (
+          <section>
+            <Link to={back}>{benchTexts.backToTheCase}</Link>
+          </section>
+        )}
         {GROUPS.map((group) => (
           <section key={group}>
             <h2>{benchTexts.groups[group]}</h2>
@@ -57,6 +65,7 @@ export function Bench() {
                 <li key={one.id}>
                   <NavLink
                     to={`/bench/${one.id}`}
+                    state={state}
                     aria-current={one === calculator ? 'page' : undefined}
                   >
                     {MEASURE_WORDS[one.id]?.name}
@@ -75,9 +84,9 @@ export function Bench() {
           onType={(name, text) => {
             const next = new URLSearchParams(search);
             next.set(name, text);
-            setSearch(next, { replace: true });
+            setSearch(next, { replace: true, state });
           }}
-          onStartOver={() => void navigate(`/bench/${calculator.id}`, { replace: true })}
+          onStartOver={() => void navigate(`/bench/${calculator.id}`, { replace: true, state })}
         />
       ) : (
         <Notice>{benchTexts.unknown}</Notice>

@@ -1,11 +1,12 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { sheetTexts } from '../../texts/sheetTexts.ts';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { midSentence } from '../../../wording/midSentence.ts';
 import { shortDate } from '../../kit/dates.ts';
+import type { WayBack } from '../bench/wayBack.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { Notice } from '../../kit/Notice.tsx';
@@ -103,6 +104,8 @@ function whenOf({ when }: Step, today: string): string {
 }
 
 function Steps({ steps, today }: { readonly steps: readonly Step[]; readonly today: string }) {
+  const { pathname } = useLocation();
+  const back: WayBack = { back: pathname };
   return (
     <ol>
       {steps.map((step) => (
@@ -119,7 +122,9 @@ function Steps({ steps, today }: { readonly steps: readonly Step[]; readonly tod
                     <Assumed key={one}>{caseTexts.assumed(one)}</Assumed>
                   ))}
                   {step.amount.bench !== null && (
-                    <Link to={step.amount.bench}>{caseTexts.onTheBench}</Link>
+                    <Link to={step.amount.bench} state={back}>
+                      {caseTexts.onTheBench}
+                    </Link>
                   )}
                 </dd>
               </Amount>

@@ -1,4 +1,5 @@
 import { commonTexts } from '../../texts/commonTexts.ts';
+import { amountOf } from '../../../core/advice/candidates.ts';
 import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { FREQUENCY, type Frequency } from '../../../core/schema/scale.ts';
@@ -8,7 +9,7 @@ import type { ForKinds } from '../../../core/schema/kinds.ts';
 import { midSentence } from '../../../wording/midSentence.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import type { LibraryIndex } from '../../library/libraryIndex.ts';
-import { Facts, Halves, HowOften, PlantLinks, Quiet, Sheet } from './parts.tsx';
+import { Facts, Halves, HowOften, PlantLinks, Quiet, Sheet, AmountSaid } from './parts.tsx';
 import type { LibraryReading } from '../../library/useLibrary.ts';
 import { capital, harmInWords, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip, type StripRow } from './YearStrip.tsx';
@@ -143,7 +144,10 @@ function WhatToDo({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cau
                     {forWhich(shelf, option)}
                   </Quiet>
                 </th>
-                <td>{text ?? treatment?.text}</td>
+                <td>
+                  {text ?? treatment?.text}{' '}
+                  {treatment && <AmountSaid amount={amountOf(option, treatment).amount} />}
+                </td>
               </tr>
             );
           })}

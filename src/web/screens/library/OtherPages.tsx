@@ -10,7 +10,7 @@ import type { TiedPhrases } from '../../../contracts/cases.ts';
 import { api } from '../../api/api.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Differ, Missing } from './CausePage.tsx';
-import { Facts, HowOften, Quiet, Sheet } from './parts.tsx';
+import { Facts, HowOften, Quiet, Sheet, AmountSaid } from './parts.tsx';
 import type { LibraryReading } from '../../library/useLibrary.ts';
 import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
@@ -252,9 +252,11 @@ export function CarePage() {
         <h2>{libraryTexts.steps}</h2>
         <Facts>
           <tbody>
-            {topic.steps.map(({ text, when }) => (
+            {topic.steps.map(({ text, when, amount }) => (
               <tr key={text}>
-                <td>{text}</td>
+                <td>
+                  {text} <AmountSaid amount={amount ?? null} />
+                </td>
                 <td>
                   <Quiet>{when === undefined ? libraryTexts.anyTime : ruleInWords(when)}</Quiet>
                 </td>

@@ -2,6 +2,8 @@ import { Fragment } from 'react';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import { FREQUENCY, type Frequency } from '../../../core/schema/scale.ts';
+import type { Amount } from '../../../core/schema/amount.ts';
+import { amountInWords } from '../../../wording/quantities.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { spaced } from './words.ts';
 
@@ -150,4 +152,10 @@ export function PlantLinks({
       <Link to={`/library/plant/${id}`}>{name}</Link>
     </Fragment>
   ));
+}
+
+/** How much, how often, how deep, for how long, where the library says it. */
+export function AmountSaid({ amount }: { readonly amount: Amount | null }) {
+  const text = amount === null ? '' : amountInWords(amount);
+  return text === '' ? null : <Quiet>{text}</Quiet>;
 }

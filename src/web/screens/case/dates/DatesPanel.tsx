@@ -110,6 +110,7 @@ function Dated({ caseId, plant, answer, schedule }: DatedProps) {
           key={step.step}
           step={step}
           text={stepOf.get(step.step)?.text ?? step.step}
+          amount={stepOf.get(step.step)?.amount?.text ?? null}
           product={stepOf.get(step.step)?.product === true}
           food={schedule.food}
           plan={plan}

@@ -115,6 +115,8 @@ const isWide = ({ from, to }: BandedSpan): boolean => from.late > from.early || 
 interface StepDatesProps {
   readonly step: StepSchedule;
   readonly text: string;
+  /** How much and how often; null where the plan says nothing of it. */
+  readonly amount: string | null;
   /** It kills something, so its label has a say. */
   readonly product: boolean;
   readonly food: boolean;
@@ -127,7 +129,7 @@ interface StepDatesProps {
 
 /** One step: its window with the reason, the next ten days, the days on which it is done, and what the label asks. */
 export function StepDates(props: StepDatesProps) {
-  const { step, text, product, food, plan, today, onDone, onLabel, onSeen } = props;
+  const { step, text, amount, product, food, plan, today, onDone, onLabel, onSeen } = props;
   const iso = isoDay(today);
   const label = plan.labels[step.step] ?? NO_FACTS;
   const moves = movesOf(step, plan);
@@ -135,6 +137,7 @@ export function StepDates(props: StepDatesProps) {
     return (
       <Block aria-label={text}>
         <h3>{text}</h3>
+        {amount !== null && <p>{amount}</p>}
         <Days>
           {step.list.map((one) => (
             <DayItem key={one.number} one={one} of={1} today={today} onDone={onDone} />
@@ -145,6 +148,7 @@ export function StepDates(props: StepDatesProps) {
   return (
     <Block aria-label={text}>
       <h3>{text}</h3>
+      {amount !== null && <p>{amount}</p>}
       <Ribbon step={step} today={today} />
       <p>
         {windowInWords(step.state, iso)}
