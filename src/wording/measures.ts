@@ -231,6 +231,119 @@ export const MEASURE_WORDS: Readonly<Record<string, MeasureWords>> = {
       'The width counts, not the height. Up to a quarter of the way round a tree closes it in some years; from a half on it is in danger, all the way round it dies above unless it is bridge grafted. Common practice.',
     usual: { width: ['3 in', '8 cm'], trunk: ['5 in', '13 cm'] },
   },
+  drench: {
+    name: 'A drench by the trunk',
+    asks: 'The label gives {product} for each {each} of {of}; the trunk is {trunk} thick, at chest height.',
+    gives:
+      'That measures {measures} and takes {in-all} of product, in the water that the label says.',
+    rests:
+      'Labels go by the thickness or by the way round: read which. Some may not be drenched at all in some places, nor beside water or plants in bloom that bees visit; the label and local rules decide.',
+    usual: {
+      product: ['1 fl oz', '30 mL'],
+      each: ['1 in', '2.5 cm'],
+      of: both('thickness'),
+      trunk: ['6 in', '15 cm'],
+    },
+  },
+  'hose-end': {
+    name: 'The dial of a hose-end sprayer',
+    asks: 'The label says {rate}; the jar holds {jar} of product.',
+    gives: 'Set the dial to {dial}. The jar makes {makes} of spray.',
+    rests:
+      'A dial counts tablespoons, or fluid ounces, to the gallon of water; the product goes in undiluted unless the sprayer says otherwise.',
+    usual: { rate: ['2 tbsp/gal', '8 mL/L'], jar: ['1 pt', '500 mL'] },
+  },
+  passes: {
+    name: 'Lanes of a spreader',
+    asks: 'The ground is {length} by {width}; the spreader throws {throws} wide.',
+    gives:
+      'With half of it each way: {lengthwise} lanes lengthwise, then {across} across, each beside the wheel marks of the last.',
+    rests: 'A rotary spreader thins toward its edges: let lanes overlap by a third of the throw.',
+    usual: { length: ['50 ft', '15 m'], width: ['20 ft', '6 m'], throws: ['6 ft', '2 m'] },
+  },
+  'before-harvest': {
+    name: 'Sprays before the harvest',
+    asks: 'It is picked in {pick}. The label asks for {wait} between spray and harvest, {every} between sprays, and allows {most} a year.',
+    gives: 'Sprays that fit: {sprays}. The last must be done within {last}.',
+    rests: 'Each number is on the label. Fruit picked sooner is not eaten.',
+    usual: { pick: both('21 days'), wait: both('7 days'), every: both('7 days'), most: both('4') },
+  },
+  repellent: {
+    name: 'How long a repellent holds',
+    asks: 'It lasts {lasts} by its label and is washed off by {washes} of rain; {rain} falls in a week.',
+    gives: 'Put it on again every {every}.',
+    rests:
+      'Shoots that grew since are not covered: in spring go round each week whatever the label says. An inch of rain as what washes it off is our own estimate.',
+    usual: { lasts: both('28 days'), washes: ['1 in', '25 mm'], rain: ['0.5 in', '12 mm'] },
+  },
+  traps: {
+    name: 'Traps for an area',
+    asks: '{area}, one trap to each {each}.',
+    gives: 'Set out {traps}.',
+    rests:
+      'Sticky cards in a greenhouse about one to 25 m2 (250 sq ft); hooded vole traps two to a used run; a lure as its label says. Where traps lure from far, as for Japanese beetles, more of them bring more.',
+    usual: { area: ['1000 sq ft', '100 m2'], each: ['250 sq ft', '25 m2'] },
+  },
+  'trap-catch': {
+    name: 'The catch of traps',
+    asks: '{found} caught in {traps} traps over {over}.',
+    gives: 'That is {a-week} to the trap and week.',
+    rests:
+      'Count and clear on the same day each week: the change from week to week says more than the count.',
+    usual: { found: both('24'), traps: both('3'), over: both('7 days') },
+  },
+  'shade-cloth': {
+    name: 'Which shade cloth',
+    asks: 'The place has {light} of open light; {wanted} is wanted.',
+    gives: 'Hang cloth of {cloth}, with air between it and the plants.',
+    rests:
+      'Vegetables in great heat bear 30 % cloth, lettuce and cool crops 40 to 50 %, orchids and ferns 70 to 80 %. Common practice.',
+    usual: { light: both('100 %'), wanted: both('60 %') },
+  },
+  bridge: {
+    name: 'Scions for a bridge graft',
+    asks: 'The bark is gone for {width} round the trunk.',
+    gives: 'Scions: {scions}, from last year’s shoots of the same kind.',
+    rests:
+      'One to every 5 to 7.5 cm (2 to 3 in), both edges included, set in early spring when the bark slips; cut while dormant and kept cold. Common practice.',
+    usual: { width: ['9 in', '23 cm'] },
+  },
+  closing: {
+    name: 'Weeks until plugs close',
+    asks: 'They stand {spacing} apart and each grows outward {grows} a week.',
+    gives: 'The ground is covered in about {weeks}.',
+    rests:
+      'Each has half the spacing to go. Bermudagrass and creepers grow about 5 cm (2 in) a week in warm weather, zoysia about 1 cm (1/2 in): our own estimate.',
+    usual: { spacing: ['12 in', '30 cm'], grows: ['1 in', '2.5 cm'] },
+  },
+  'bag-holds': {
+    name: 'What the three numbers mean',
+    asks: 'A bag of {bag} says {first}, {second} and {third}.',
+    gives:
+      'It holds {n} of nitrogen, {p} of phosphorus and {k} of potassium; the rest carries them.',
+    rests:
+      'The numbers are percent of nitrogen, of phosphate (P2O5, 44 % of it phosphorus) and of potash (K2O, 83 % of it potassium).',
+    usual: {
+      bag: ['20 lb', '10 kg'],
+      first: both('10 %'),
+      second: both('10 %'),
+      third: both('10 %'),
+    },
+  },
+  'lime-by-buffer': {
+    name: 'Lime by buffer pH',
+    asks: 'The report says pH {present} and buffer pH {buffer}; {wanted} is wanted on {area}.',
+    gives:
+      'It takes {rate} of ground limestone, {in-all} in all, in {goes} goes half a year apart.',
+    rests:
+      'For the Mehlich buffer alone, 20 cm (8 in) deep: acidity = 4 x (6.6 - buffer pH); tons to the acre = acidity x (wanted - present) / (6.6 - present). Mehlich (1976), from memory. For another buffer the laboratory’s own figure counts.',
+    usual: {
+      present: both('5.2'),
+      buffer: both('6.2'),
+      wanted: both('6.5'),
+      area: ['100 sq ft', '10 m2'],
+    },
+  },
   grubs: {
     name: 'Counting grubs',
     asks: '{found} grubs under {lifted} of turf.',
@@ -265,6 +378,12 @@ const HOUR = 60;
 const spoons = (litres: number): string =>
   `${rounded(1000 * litres)} mL (${rounded(litres / TABLESPOON_LITRES)} tablespoons)`;
 
+const TABLESPOONS_A_GALLON = 3.90625;
+
+/** A label's rate, in milliliters to the liter and tablespoons to the gallon. */
+const dilutionText = (rate: number): string =>
+  `${rounded(rate)} mL to the liter (${rounded(rate / TABLESPOONS_A_GALLON)} tablespoons to the gallon)`;
+
 function minutesText(minutes: number): string {
   const whole = Math.round(minutes);
   if (whole < HOUR) return `${whole} minutes`;
@@ -283,6 +402,8 @@ export function workedText({ from, to, dimension }: Worked): string {
         : quantityText({ from, to, unit: 'm' }, rounded);
     case 'area':
       return areaText(from);
+    case 'dilution':
+      return dilutionText(from);
     case 'loose':
       return looseText({ from: rounded(from), to: rounded(to), unit: 'L' });
     case 'minutes':
@@ -355,4 +476,6 @@ export const CHOICE_WORDS: Readonly<Record<string, string>> = {
   summer: 'summer',
   square: 'in line',
   'set-off': 'set off',
+  thickness: 'its thickness',
+  'way-round': 'the way round it',
 };

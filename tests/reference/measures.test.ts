@@ -198,6 +198,86 @@ describe('worked examples', () => {
     expect(worked('packs', values, 'cost').from).toBe(60);
   });
 
+  it('drench: 1 fl oz an inch on a 6 in trunk is 6 fl oz by thickness, 18.8 by the way round', () => {
+    const values = {
+      product: si('1 floz', 'volume'),
+      each: si('1 in', 'length'),
+      trunk: si('6 in', 'length'),
+    };
+    const of = (by: string) => worked('drench', { ...values, of: by }, 'in-all', 'floz').from;
+    expect(of('thickness')).toBeCloseTo(6, 6);
+    expect(of('way-round')).toBeCloseTo(18.85, 2);
+  });
+
+  it('hose-end: a pint at 2 tablespoons to the gallon makes 16 gallons', () => {
+    const rate = (1000 * si('2 tablespoon', 'volume')) / si('1 gal', 'volume');
+    const values = { rate, jar: si('1 pt', 'volume') };
+    expect(worked('hose-end', values, 'makes', 'gal').from).toBeCloseTo(16, 6);
+    expect(worked('hose-end', values, 'dial').from).toBeCloseTo(7.8125, 3);
+  });
+
+  it('passes: 20 ft wide at a throw of 6 ft are four lanes', () => {
+    const values = {
+      length: si('50 ft', 'length'),
+      width: si('20 ft', 'length'),
+      throws: si('6 ft', 'length'),
+    };
+    expect(worked('passes', values, 'lengthwise').from).toBe(4);
+    expect(worked('passes', values, 'across').from).toBe(9);
+  });
+
+  it('before harvest: 21 days, 7 to wait, 7 between: sprays on days 0, 7 and 14', () => {
+    const values = { pick: 21, wait: 7, every: 7, most: 4 };
+    expect(worked('before-harvest', values, 'sprays').from).toBe(3);
+    expect(worked('before-harvest', values, 'last').from).toBe(14);
+    expect(worked('before-harvest', { ...values, most: 2 }, 'sprays').from).toBe(2);
+    expect(calculatorOf('before-harvest').run({ ...values, wait: 30 })).toMatchObject({
+      ok: false,
+      error: { code: 'not-less', input: 'wait' },
+    });
+  });
+
+  it('repellent: 28 days, or two weeks where half an inch a week washes an inch off', () => {
+    const values = { lasts: 28, washes: si('1 in', 'water'), rain: si('0.5 in', 'water') };
+    expect(worked('repellent', values, 'every').from).toBeCloseTo(14, 6);
+    expect(worked('repellent', { ...values, rain: 0 }, 'every').from).toBe(28);
+  });
+
+  it('traps: four to 1,000 sq ft at one to 250; 24 caught in 3 over a week are 8 a week', () => {
+    const values = { area: si('1000 ft^2', 'area'), each: si('250 ft^2', 'area') };
+    expect(worked('traps', values, 'traps').from).toBe(4);
+    expect(worked('trap-catch', { found: 24, traps: 3, over: 7 }, 'a-week').from).toBe(8);
+  });
+
+  it('shade cloth: from full light to 60 % is 40 % cloth, from 80 % to 60 % is 25 %', () => {
+    expect(worked('shade-cloth', { light: 100, wanted: 60 }, 'cloth').from).toBeCloseTo(40, 9);
+    expect(worked('shade-cloth', { light: 80, wanted: 60 }, 'cloth').from).toBeCloseTo(25, 9);
+  });
+
+  it('bridge: scions 2 to 3 in apart over 9 in are four or five (common practice)', () => {
+    expect(worked('bridge', { width: si('9 in', 'length') }, 'scions')).toEqual({ from: 4, to: 5 });
+  });
+
+  it('closing: 12 in apart at 1 in a week take 6 weeks', () => {
+    const values = { spacing: si('12 in', 'length'), grows: si('1 in', 'length') };
+    expect(worked('closing', values, 'weeks').from).toBeCloseTo(6, 9);
+  });
+
+  it('bag: 20 lb of 10-10-10 hold 2 lb of nitrogen, 0.87 of phosphorus, 1.66 of potassium (atomic weights, IUPAC 2021)', () => {
+    const values = { bag: si('20 lb', 'mass'), first: 10, second: 10, third: 10 };
+    expect(worked('bag-holds', values, 'n', 'lb').from).toBeCloseTo(2, 6);
+    const p = (2 * 30.974) / (2 * 30.974 + 5 * 15.999);
+    const k = (2 * 39.098) / (2 * 39.098 + 15.999);
+    expect(worked('bag-holds', values, 'p', 'lb').from).toBeCloseTo(2 * p, 3);
+    expect(worked('bag-holds', values, 'k', 'lb').from).toBeCloseTo(2 * k, 3);
+  });
+
+  it('lime by buffer: acidity 1.6, pH 5.2 to 6.2 takes 1.6 x 1.0 / 1.4 = 1.14 tons to the acre (Mehlich 1976, recalled)', () => {
+    const values = { present: 5.2, buffer: 6.2, wanted: 6.2, area: si('1 acre', 'area') };
+    const tons = worked('lime-by-buffer', values, 'in-all', 'ton').from;
+    expect(tons).toBeCloseTo(1.143, 2);
+  });
+
   it('grubs: ten under a square foot are 108 to the square metre', () => {
     const values = { found: 10, lifted: si('1 ft^2', 'area') };
     expect(worked('grubs', values, 'to-the-square-metre').from).toBeCloseTo(107.6, 1);
@@ -259,6 +339,12 @@ it.each([
   ['granules', 'area', 'in-all'],
   ['succulent', 'width', 'every'],
   ['wound', 'width', 'share'],
+  ['drench', 'trunk', 'in-all'],
+  ['hose-end', 'jar', 'makes'],
+  ['before-harvest', 'pick', 'sprays'],
+  ['repellent', 'lasts', 'every'],
+  ['bridge', 'width', 'scions'],
+  ['lime-by-buffer', 'wanted', 'rate'],
 ])('%s grows with %s', (id, input, result) => {
   const one = calculatorOf(id);
   fc.assert(

@@ -60,6 +60,13 @@ export const plants = calculator(
   ({ area, spacing, pattern }) => [exactly('plants', plantsOn(area, spacing, pattern), 'count')],
 );
 
+/** Weeks until plants or plugs at a spacing close, by what each grows outward in a week, in metres; rejects values out of range. */
+export const closing = calculator(
+  'closing',
+  { spacing: number('length', 0.05, 3), grows: number('length', 0.001, 0.3) },
+  ({ spacing, grows }) => [exactly('weeks', spacing / 2 / grows, 'weeks')],
+);
+
 /** Kilograms of seed by its rate in grams to the square metre; rejects values out of range. */
 export const seed = calculator(
   'seed',
@@ -128,6 +135,34 @@ export const lime = calculator(
       : byRate(limeRate(present, wanted, texture), area, 'lime'),
 );
 
+/** Exchangeable acidity, in milliequivalents to 100 cubic centimetres, for one unit of the Mehlich buffer below 6.6. */
+const ACIDITY_A_UNIT = 4;
+const BUFFER_AT_NEUTRAL = 6.6;
+/** Grams to the square metre of a short ton to the acre: 907.185 kg on 4046.86 square metres. */
+const GRAMS_OF_TON_AN_ACRE = 224.17;
+
+/**
+ * Lime by a laboratory's Mehlich buffer pH: tons to the acre = acidity x (wanted - present) / (6.6 - present), acidity =
+ * (6.6 - buffer) x 4, for 20 cm of soil. Source: A. Mehlich, "New buffer pH method for rapid estimation of exchangeable
+ * acidity and lime requirement of soils", 1976, recalled. Grams to the square metre, kilograms; fails where the soil
+ * needs none; rejects values out of range.
+ */
+export const limeByBuffer = calculator(
+  'lime-by-buffer',
+  {
+    present: number('pH', 3.5, 6.5),
+    buffer: number('pH', 4, 6.6),
+    wanted: number('pH', 5, 6.6),
+    area: AREA,
+  },
+  ({ present, buffer, wanted, area }) => {
+    if (present >= wanted) return { code: 'not-less', input: 'present', than: 'wanted' };
+    const acidity = ACIDITY_A_UNIT * (BUFFER_AT_NEUTRAL - buffer);
+    const tons = (acidity * (wanted - present)) / (BUFFER_AT_NEUTRAL - present);
+    return byRate(tons * GRAMS_OF_TON_AN_ACRE, area, 'lime');
+  },
+);
+
 /** Sulfur by pH, texture and square metres: grams to the square metre, kilograms; fails where the soil needs none; rejects values out of range. */
 export const sulfur = calculator(
   'sulfur',
@@ -156,4 +191,24 @@ export const nitrogen = calculator(
       exactly('bags', Math.ceil(kilograms / bag - 1e-9), 'count'),
     ];
   },
+);
+
+/** Shares of phosphorus in phosphate (P2O5) and of potassium in potash (K2O), by their atomic weights (IUPAC 2021). */
+const P_IN_PHOSPHATE = 0.4364;
+const K_IN_POTASH = 0.8301;
+
+/** What a bag holds by its three numbers, kilograms of nitrogen, phosphorus and potassium; rejects values out of range. */
+export const bagHolds = calculator(
+  'bag-holds',
+  {
+    bag: number('mass', 0.1, 50),
+    first: number('percent', 0, 50),
+    second: number('percent', 0, 60),
+    third: number('percent', 0, 65),
+  },
+  ({ bag, first, second, third }) => [
+    exactly('n', (bag * first) / 100, 'mass'),
+    exactly('p', (bag * second * P_IN_PHOSPHATE) / 100, 'mass'),
+    exactly('k', (bag * third * K_IN_POTASH) / 100, 'mass'),
+  ],
 );

@@ -70,6 +70,19 @@ export const wound = calculator(
   },
 );
 
+/** Between two scions of a bridge graft, in metres (common practice: two to three inches). */
+const BETWEEN_SCIONS = { from: 0.05, to: 0.075 } as const;
+
+/** Scions that bridge a wound in metres of width, both edges included; rejects values out of range. */
+export const bridge = calculator('bridge', { width: number('length', 0.05, 3) }, ({ width }) => [
+  between(
+    'scions',
+    Math.floor(width / BETWEEN_SCIONS.to) + 1,
+    Math.floor(width / BETWEEN_SCIONS.from) + 1,
+    'count',
+  ),
+]);
+
 /** Most of the blade that is taken at once. */
 const THIRD = 1 / 3;
 /** Days between two cuts of an overgrown lawn (common practice). */

@@ -29,7 +29,7 @@ const Side = styled.nav`
   ${listedLinks}
 `;
 
-const GROUPS = ['water', 'ground', 'feeding', 'work'] as const;
+const GROUPS = ['water', 'ground', 'feeding', 'products', 'work'] as const;
 const ALL = GROUPS.flatMap((group) => CALCULATORS[group]);
 
 /** The bench: sums of the trade. What is typed stands in the address, so that a reload or a link keeps it. */
