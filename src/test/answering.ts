@@ -86,6 +86,7 @@ export function about(change: Partial<Answerable> = {}): Answerable {
     ranked: [],
     context: CONTEXT,
     options: [],
+    report: null,
     words: '',
     ...change,
   };

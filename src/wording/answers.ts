@@ -8,6 +8,7 @@ import type { Day } from '../core/timing/calendar.ts';
 import { cautionText, likelihoodWords, notDoingText, stepText, whenText } from './advice.ts';
 import { stepAmountText } from './stepAmounts.ts';
 import { workedText } from './measures.ts';
+import { reportText } from './report.ts';
 import { quantityText } from './quantities.ts';
 import { midSentence } from './midSentence.ts';
 
@@ -150,6 +151,8 @@ function replyText(reply: Reply, today: Day): string {
       return `No: ${midSentence(reply.text)}. ${notDoingText(reply.why)}`;
     case 'mix':
       return mixText(reply);
+    case 'report':
+      return reportText(reply.sort, reply.said);
     case 'no-need':
       return `No: nothing that helps against ${midSentence(reply.cause)} calls for ${ACT_WORDS[reply.act]}.`;
     case 'not-first':

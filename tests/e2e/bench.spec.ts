@@ -54,3 +54,27 @@ test('a number of the plan opens its calculator, and the way back leads to the c
   await page.getByRole('link', { name: 'Back to the case' }).click();
   await expect(page.getByRole('textbox', { name: "The enquirer's words" })).toHaveValue(/maple/);
 });
+
+test('a pasted soil test is read, classed and turned into amounts for the area', async ({
+  page,
+}) => {
+  await page.goto('/bench/report');
+  await page
+    .getByRole('textbox', { name: 'The report, as it is read out or pasted' })
+    .fill('pH 5.2\nP (Mehlich 3), 16, lb/acre\npotassium 60 ppm');
+  await page.getByRole('textbox', { name: 'Area' }).fill('200 sq ft');
+  const row = page.getByRole('row', { name: /phosphorus/ });
+  await expect(row).toContainText('8 ppm');
+  await expect(row).toContainText('very low');
+  await expect(page.getByText(/ground limestone: 6.5 kg \(14 lb\), in 2 goes/)).toBeVisible();
+  await expect(page.getByText(/are locked away, whatever the test reads/)).toBeVisible();
+  await noViolations(page);
+  await page.reload();
+  await expect(row).toContainText('very low');
+  await page.getByRole('combobox', { name: 'Method of the laboratory' }).selectOption('olsen');
+  await expect(row).toContainText('low');
+  await page.getByRole('textbox', { name: /The report/ }).fill('pH 52');
+  await expect(page.getByText(/"52" is not likely/)).toBeVisible();
+  await page.getByRole('textbox', { name: /The report/ }).fill('nothing of use');
+  await expect(page.getByText(/No value was understood/)).toBeVisible();
+});

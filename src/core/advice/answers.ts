@@ -1,4 +1,6 @@
 import { isCareTopic } from '../knowledge/careTopics.ts';
+import type { Interpreted } from '../measures/report/interpret.ts';
+import type { ReportSort } from '../measures/report/elements.ts';
 import { asksForStronger, saidMix } from '../measures/labelRate.ts';
 import type { Act, Request } from '../language/requests.ts';
 import { HARM } from '../schema/scale.ts';
@@ -39,6 +41,8 @@ export type Reply =
   | { readonly code: 'no'; readonly text: string; readonly why: NotDoingReason }
   /** The label's own rate for the tank that was said, in litres; `tank` null where none was. */
   | { readonly code: 'mix'; readonly rate: number; readonly tank: number | null }
+  /** A test report that was read out. */
+  | { readonly code: 'report'; readonly sort: ReportSort; readonly said: Interpreted }
   /** Nothing that helps against the cause calls for it. */
   | { readonly code: 'no-need'; readonly act: Act; readonly cause: string }
   /** It helps against the cause, but the plan does without it; names of the treatments. */
@@ -74,6 +78,8 @@ export interface Answerable {
   readonly context: AdviceContext;
   /** All that helps against the leading cause and suits the plant, chosen or not, after the rules of safety. */
   readonly options: readonly AssessedTreatment[];
+  /** The test report that was read out; null without one. */
+  readonly report: { readonly sort: ReportSort; readonly said: Interpreted } | null;
   /** The enquirer's words. */
   readonly words: string;
 }
@@ -317,10 +323,25 @@ function labelReply(request: Request, about: Answerable): Reply | null {
   return mix && { code: 'mix', ...mix };
 }
 
+/** Work that a test report decides; a request that names no work asks what to do after the test. */
+const BY_REPORT: readonly (Act | null)[] = ['feed', 'lime', 'compost', null];
+const NOT_BY_REPORT: ReadonlySet<Request['kind']> = new Set(['theory', 'eat', 'safe', 'replace']);
+/** What a soil holds that decides whether its crops are eaten. */
+const NOT_TO_EAT_FROM = 'lead';
+
+/** What the report says, in answer to what it decides. Null without a report and for other requests. */
+function reportReply({ kind, act }: Request, { report }: Answerable): Reply | null {
+  const decidesFood = report?.said.warns.some(({ element }) => element === NOT_TO_EAT_FROM);
+  const isDecided =
+    (BY_REPORT.includes(act) && !NOT_BY_REPORT.has(kind)) ||
+    (kind === 'eat' && decidesFood === true);
+  return report && isDecided ? { code: 'report', ...report } : null;
+}
+
 function replyTo(request: Request, about: Answerable): Reply | null {
   const { lead, advice } = about;
-  const byLabel = labelReply(request, about);
-  if (byLabel) return byLabel;
+  const byNumbers = labelReply(request, about) ?? reportReply(request, about);
+  if (byNumbers) return byNumbers;
   if (request.kind === 'theory') return theoryIn(about.ranked, saidIn(about, request));
   if (lead && isCareTopic(lead.cause) && advice.verdict !== 'find-out')
     return otherCare(about, request) ?? careSaid(about, request, lead);
@@ -345,6 +366,8 @@ function replyTo(request: Request, about: Answerable): Reply | null {
       return isSafe(about);
     case 'replace':
       return replace(about);
+    case 'numbers':
+      return null;
   }
 }
 

@@ -11,6 +11,7 @@ import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Extracted } from '../language/extract.ts';
 import type { Request } from '../language/requests.ts';
 import { overlaps, type Span } from '../language/tokens.ts';
+import type { SaidReport } from './measured.ts';
 import type { Compiled } from '../library/compile.ts';
 
 /** A reading of the enquiry with the advice on it. */
@@ -24,6 +25,8 @@ interface About extends Reading {
   readonly network: Network;
   readonly context: AdviceContext;
   readonly words: string;
+  /** The test report that was read out; null without one. */
+  readonly report: SaidReport | null;
   /** The question of care that was asked beside a trouble; null without one. */
   readonly care: CareBeside | null;
 }
@@ -52,7 +55,7 @@ function possibleCauses({ causes }: Network, posterior: Posterior): readonly Pos
 }
 
 function answerableFrom(
-  { library, network, context, words }: Omit<About, 'care'>,
+  { library, network, context, words, report }: Omit<About, 'care'>,
   { posterior, advice }: Reading,
 ): Answerable {
   // Nothing is to be done against what is not known in the country, so no request is answered from it.
@@ -65,6 +68,7 @@ function answerableFrom(
     context,
     options: optionsAgainst(library, lead, context),
     words,
+    report: report && { sort: report.read.sort, said: report.said },
   };
 }
 
@@ -80,7 +84,7 @@ export function toAnswer(
 
 /** An answer of its own to each request, see {@link answerRequests}; empty where nothing is asked. */
 export function answersTo(requests: readonly Request[], about: About): readonly Answered[] {
-  if (requests.length === 0) return [];
+  if (requests.length === 0 && about.report === null) return [];
   const plan = answerableFrom(about, about);
   const { care } = about;
   const asked = care ? answerableFrom(about, care) : null;
@@ -90,7 +94,21 @@ export function answersTo(requests: readonly Request[], about: About): readonly 
     const reply = asked && isOfCare(request) ? careReply(request, plan, asked) : null;
     return reply ? [{ request, reply }] : answerRequests([request], plan);
   });
-  return inOneBreath(answered);
+  return inOneBreath(withReportFirst(answered, about.report));
+}
+
+/** A test report is answered once: to the first request that it decides, or by itself where none is. */
+function withReportFirst(
+  answered: readonly Answered[],
+  report: SaidReport | null,
+): readonly Answered[] {
+  if (report === null) return answered;
+  const isReport = ({ reply }: Answered): boolean => reply.code === 'report';
+  const first = answered.find(isReport);
+  if (first) return answered.filter((one) => one === first || !isReport(one));
+  const { read, said, span } = report;
+  const request: Request = { kind: 'numbers', span, act: null };
+  return [{ request, reply: { code: 'report', sort: read.sort, said } }, ...answered];
 }
 
 /** Between two requests that are one question: "how much and how often". */

@@ -31,7 +31,7 @@ import { keepFor, type Kept } from './kept.ts';
 import { stanceOf, type Stance } from './stance.ts';
 import { jobOf } from './job.ts';
 import type { Job } from '../advice/forSize.ts';
-import { withHeight, withSoilTest } from './measured.ts';
+import { withHeight, saidReport, withReport, withSoilTest, type SaidReport } from './measured.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { Presence } from '../schema/range.ts';
@@ -216,6 +216,7 @@ interface Understood extends Pick<Consultation, 'amounts' | 'sizes'> {
   readonly extracted: Extracted;
   /** Findings in the words, by a height that was said in numbers too. */
   readonly heard: readonly ExtractedFinding[];
+  readonly report: SaidReport | null;
   readonly reports: readonly Report[];
   readonly stance: Stance;
   readonly network: Network;
@@ -232,23 +233,20 @@ function understand(library: Compiled, enquiry: Enquiry, kept: Kept): Understood
   const plant = enquiry.plant ?? extracted.plants[0]?.plant ?? null;
   const since = sinceOf(amounts, today);
   const network = kept.networks({ plant, place, weather, today, since, country, experience });
-  const heard = withSoilTest(withHeight(extracted.findings, sizes), sizes);
+  const acidLoving = plant !== null && library.taxonomy.traits(plant).acidLoving === true;
+  const report = saidReport(words, sizes, acidLoving);
+  const measured = withSoilTest(withHeight(extracted.findings, sizes), sizes);
+  const heard = withReport(measured, report);
   const reports = reportsOf(heard, answers);
-  const stance = stanceOf(library, extracted, answers, reports);
+  const stance = stanceOf(library, extracted, answers, reports, report !== null);
   const weighing = weighAll(library, network, reports, mentionProbability(countWords(words)), {
     similarity: similarityToCauses(library.descriptions(), wordsStanding(extracted, answers)),
     ...stance,
   });
   const almanac = kept.almanacs(enquiry);
-  const job = jobOf(
-    sizes,
-    amounts,
-    almanac,
-    today,
-    plant !== null && library.taxonomy.traits(plant).acidLoving === true,
-  );
+  const job = jobOf(sizes, amounts, almanac, today, acidLoving);
   const context = contextOf(library, { ...enquiry, country }, job, plant, reports, almanac);
-  const said = { amounts, sizes, extracted, heard, reports };
+  const said = { amounts, sizes, extracted, heard, report, reports };
   return { ...said, country, plant, stance, network, weighing, context };
 }
 
@@ -303,6 +301,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
       advice,
       context,
       words: enquiry.words,
+      report: urgent === null ? understood.report : null,
       care: isTrouble ? careBeside(library, network, extracted, context) : null,
     }),
   };

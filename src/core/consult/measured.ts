@@ -1,5 +1,9 @@
 import type { ExtractedFinding } from '../language/extract.ts';
 import type { SaidSize } from '../language/sizes.ts';
+import { interpret, type Interpreted } from '../measures/report/interpret.ts';
+import { reportIn, type ReadReport } from '../measures/report/readReport.ts';
+import type { Span } from '../language/tokens.ts';
+import { askingFor } from '../knowledge/careTopics.ts';
 import { RELIED_ON } from '../schema/reliedOn.ts';
 
 /** What is reached from the ground with a pole or a common sprayer, in metres; our own estimate. */
@@ -7,7 +11,35 @@ const IN_REACH_METRES = 4;
 /** What is said in numbers is hardly misread. */
 const SURE = 0.95;
 
-const { tall } = RELIED_ON.findings;
+const { tall, muchPhosphorus, salty } = RELIED_ON.findings;
+const ASKS_TO_READ = askingFor(RELIED_ON.careTopics.readTest);
+
+/** What a test found that speaks for a trouble, by the element that is far too high. */
+const SPEAKS_FOR = { phosphorus: muchPhosphorus, salts: salty } as const;
+
+/** A test report in the words, with where they stand. */
+export interface SaidReport {
+  readonly read: ReadReport;
+  readonly said: Interpreted;
+  readonly span: Span;
+}
+
+/** What was heard, with what a test report that was read out says, and that it asks to be read. */
+export function withReport(
+  heard: readonly ExtractedFinding[],
+  report: SaidReport | null,
+): readonly ExtractedFinding[] {
+  if (report === null) return heard;
+  const { span, said } = report;
+  const found = said.warns.flatMap(({ element, level }) => {
+    const finding =
+      level === 'too-high' &&
+      element in SPEAKS_FOR &&
+      SPEAKS_FOR[element as keyof typeof SPEAKS_FOR];
+    return finding ? [{ finding, value: true, sure: SURE, span }] : [];
+  });
+  return [...heard, ...found, { finding: ASKS_TO_READ, value: true, sure: SURE, span }];
+}
 
 /** Soil under the first is acid, over the second alkaline, as the findings say. */
 const ACID_BELOW = 5.5;
@@ -42,4 +74,19 @@ export function withHeight(
   if (!found) return heard;
   const others = heard.filter(({ finding }) => finding !== tall);
   return [...others, { finding: tall, value: true, sure: SURE, span: found.span }];
+}
+
+/** The test report in the words, read for the area and the plant that they name. Returns null without one. */
+export function saidReport(
+  words: string,
+  sizes: readonly SaidSize[],
+  acidLoving: boolean,
+): SaidReport | null {
+  const read = reportIn(words);
+  if (read === null) return null;
+  const area = sizes.flatMap((one) => (one.kind === 'area' ? [one.squareMetres] : []))[0] ?? null;
+  const spans = read.readings.map(({ span }) => span);
+  const start = Math.min(...spans.map((one) => one.start));
+  const end = Math.max(...spans.map((one) => one.end));
+  return { read, said: interpret(read, { area, acidLoving, method: null }), span: { start, end } };
 }

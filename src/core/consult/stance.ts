@@ -63,10 +63,12 @@ export function stanceOf(
   extracted: Extracted,
   answers: readonly Answer[],
   reports: readonly Report[],
+  readsTest: boolean,
 ): Stance {
-  const asks =
-    extracted.asks &&
-    !asksOfTrouble(extracted.requests) &&
-    !answers.some((one) => affirmsTrouble(library, one));
+  // Who reads out a test wants it read, unless something on the plant is reported beside it.
+  const isRequest = readsTest
+    ? !isTroubleReported(library, reports, extracted)
+    : extracted.asks && !asksOfTrouble(extracted.requests);
+  const asks = isRequest && !answers.some((one) => affirmsTrouble(library, one));
   return { asks, reportsTrouble: !asks && isTroubleReported(library, reports, extracted) };
 }

@@ -9,7 +9,7 @@ import type { KnowledgeIssue } from './faults.ts';
 export function checkReliedOn(
   library: Pick<Library, keyof typeof RELIED_ON>,
 ): readonly KnowledgeIssue[] {
-  return (['findings', 'groups', 'plants', 'places'] as const).flatMap((section) => {
+  return (['findings', 'careTopics', 'groups', 'plants', 'places'] as const).flatMap((section) => {
     const entries: readonly { readonly id: string }[] = library[section];
     const known = new Set(entries.map(({ id }) => id));
     return Object.values<string>(RELIED_ON[section])

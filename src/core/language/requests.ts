@@ -14,6 +14,8 @@ export const REQUEST_KINDS = [
   'safe',
   'replace',
   'theory',
+  /** Values of a test that are read out. */
+  'numbers',
 ] as const;
 export type RequestKind = (typeof REQUEST_KINDS)[number];
 

@@ -1,4 +1,10 @@
-import { findingIdSchema, idSchema, placeIdSchema, plantIdSchema } from './common.ts';
+import {
+  causeIdSchema,
+  findingIdSchema,
+  idSchema,
+  placeIdSchema,
+  plantIdSchema,
+} from './common.ts';
 
 /**
  * Ids of the library that the code itself names. Renaming one in the library would silence a rule, so that
@@ -19,7 +25,11 @@ export const RELIED_ON = {
     over: findingIdSchema.parse('extent-over'),
     acid: findingIdSchema.parse('acid-soil'),
     alkaline: findingIdSchema.parse('alkaline-soil'),
+    muchPhosphorus: findingIdSchema.parse('test-phosphorus-high'),
+    salty: findingIdSchema.parse('test-salts-high'),
   },
+  /** The question of care that is asked where a test report is read out. */
+  careTopics: { readTest: causeIdSchema.parse('care-read-test') },
   /** The group that asks how much is affected. */
   groups: { extent: idSchema.parse('extent') },
   /** The group whose names say where on it something is: "moss in the lawn". */

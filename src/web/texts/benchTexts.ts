@@ -12,6 +12,32 @@ export const benchTexts = {
   fillIn: 'Fill in every blank to see what it comes to.',
   startOver: 'Start over',
   unknown: 'There is no such calculator. Choose one on the left.',
+  report: {
+    group: 'Test reports',
+    name: 'A soil, water or leaf test',
+    paper: 'The report, as it is read out or pasted',
+    example: 'pH 5.2, phosphorus 8, potassium 60\nP (Mehlich 3), 16, lb/acre',
+    itIs: 'It is a',
+    byWords: (sort: string) => `${sort}, by its words`,
+    sort: 'What was tested',
+    by: 'by the method',
+    asNamed: 'it names',
+    method: 'Method of the laboratory',
+    of: 'for an area of',
+    area: 'Area',
+    forPlants: 'that grows',
+    plants: 'What grows there',
+    mostPlants: 'most plants',
+    acidPlants: 'plants of acid soil',
+    columns: ['Tested', 'Value', '', 'What it is'],
+    give: 'What to give',
+    giveRate: 'What to give, by area',
+    means: 'What else it says',
+    nothing:
+      'No value was understood. Write the name and the number of each, one to a line: "phosphorus 8 ppm".',
+    rests:
+      'Classes are those of common extension tables for gardens; of water, FAO 29 (1985), table 1, from memory. Lime and sulfur are for loam, 15 cm (6 in) deep; phosphate and potash 7 to 20 g to the square meter by how much is short; nitrogen 5 to 10 g a season, which no soil test reads.',
+  },
   /** Names of the blanks, for those who hear the page. */
   blanks: {
     trunk: 'Thickness of the trunk',

@@ -11,6 +11,7 @@ import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { benchTexts } from '../../texts/benchTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { Calculation } from './Calculation.tsx';
+import { ReportSheet } from './ReportSheet.tsx';
 import { wayBackIn } from './wayBack.ts';
 import { usualOf } from './blanks.ts';
 
@@ -30,6 +31,8 @@ const Side = styled.nav`
 `;
 
 const GROUPS = ['water', 'ground', 'feeding', 'products', 'work'] as const;
+/** The page that reads test reports stands beside the calculators. */
+const REPORT = 'report';
 const ALL = GROUPS.flatMap((group) => CALCULATORS[group]);
 
 /** The bench: sums of the trade. What is typed stands in the address, so that a reload or a link keeps it. */
@@ -49,6 +52,13 @@ export function Bench() {
   const typed = calculator
     ? { ...usualOf(calculator, isUs), ...Object.fromEntries(search.entries()) }
     : {};
+  const type = (name: string, text: string): void => {
+    const next = new URLSearchParams(search);
+    next.set(name, text);
+    setSearch(next, { replace: true, state });
+  };
+  const startOver = (): void =>
+    void navigate(id === undefined ? '/bench' : `/bench/${id}`, { replace: true, state });
   return (
     <SplitPage>
       <Side aria-label={commonTexts.bench}>
@@ -75,18 +85,31 @@ export function Bench() {
             </ul>
           </section>
         ))}
+        <section>
+          <h2>{benchTexts.report.group}</h2>
+          <ul>
+            <li>
+              <NavLink to={`/bench/${REPORT}`} state={state}>
+                {benchTexts.report.name}
+              </NavLink>
+            </li>
+          </ul>
+        </section>
       </Side>
-      {calculator ? (
+      {id === REPORT ? (
+        <ReportSheet
+          typed={Object.fromEntries(search.entries())}
+          isUs={isUs}
+          onType={type}
+          onStartOver={startOver}
+        />
+      ) : calculator ? (
         <Calculation
           calculator={calculator}
           typed={typed}
           isUs={isUs}
-          onType={(name, text) => {
-            const next = new URLSearchParams(search);
-            next.set(name, text);
-            setSearch(next, { replace: true, state });
-          }}
-          onStartOver={() => void navigate(`/bench/${calculator.id}`, { replace: true, state })}
+          onType={type}
+          onStartOver={startOver}
         />
       ) : (
         <Notice>{benchTexts.unknown}</Notice>

@@ -1,5 +1,4 @@
 import { Fragment, useId } from 'react';
-import { styled } from 'styled-components';
 import type { Calculator, Input } from '../../../core/measures/calculator.ts';
 import {
   CHOICE_WORDS,
@@ -8,73 +7,10 @@ import {
   readFaultText,
   workedText,
 } from '../../../wording/measures.ts';
+import { Blank as BlankBox, Choice, Comes, Fault, Rests, Sentence, Sheet } from './parts.ts';
 import { Button } from '../../kit/Button.tsx';
 import { benchTexts } from '../../texts/benchTexts.ts';
 import { piecesOf, reckon, type Reckoned, type Typed } from './blanks.ts';
-
-const Sheet = styled.article`
-  display: grid;
-  gap: 22px;
-  align-content: start;
-  padding: 22px 32px 40px;
-  background: var(--surface);
-  overflow: auto;
-  & h1 {
-    font-size: 24px;
-  }
-  & h2 {
-    font-size: 14px;
-    color: var(--quiet);
-  }
-`;
-const Sentence = styled.p`
-  max-width: 62ch;
-  font-size: 19px;
-  line-height: 2.1;
-`;
-const Comes = styled.div`
-  max-width: 62ch;
-  padding: 14px 0;
-  border-top: 2px solid var(--ink);
-  border-bottom: 1px solid var(--hairline);
-  font-size: 19px;
-  line-height: 1.6;
-  & strong {
-    font-weight: 600;
-    font-variant-numeric: tabular-nums;
-  }
-`;
-const Rests = styled.div`
-  max-width: 76ch;
-  & p {
-    font-size: 15px;
-  }
-`;
-const box = `
-  padding: 2px 6px;
-  border: 0;
-  border-bottom: 2px solid var(--teal);
-  border-radius: 3px 3px 0 0;
-  background: var(--teal-wash);
-  color: var(--ink);
-  font: inherit;
-  line-height: 1.4;
-`;
-const Box = styled.input`
-  ${box}
-  width: ${({ size }) => (size ?? 6) + 1}ch;
-  &[aria-invalid='true'] {
-    border-bottom-color: var(--ochre);
-    background: var(--ochre-wash);
-  }
-`;
-const Select = styled.select`
-  ${box}
-`;
-const Fault = styled.p`
-  color: var(--ochre);
-  font-size: 15px;
-`;
 
 const isBlank = (name: string): name is keyof typeof benchTexts.blanks => name in benchTexts.blanks;
 const labelOf = (name: string): string => (isBlank(name) ? benchTexts.blanks[name] : name);
@@ -93,7 +29,7 @@ function Blank({ name, input, typed, faultId, onType }: BlankProps) {
   const label = labelOf(name);
   if (input.kind === 'choice')
     return (
-      <Select
+      <Choice
         aria-label={label}
         value={typed}
         onChange={({ target }) => {
@@ -105,10 +41,10 @@ function Blank({ name, input, typed, faultId, onType }: BlankProps) {
             {CHOICE_WORDS[one] ?? one}
           </option>
         ))}
-      </Select>
+      </Choice>
     );
   return (
-    <Box
+    <BlankBox
       aria-label={label}
       aria-invalid={faultId !== undefined}
       aria-describedby={faultId}
