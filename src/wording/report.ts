@@ -108,8 +108,11 @@ function totalText(matter: Matter, { from, to }: { readonly from: number; readon
     : quantityText({ from, to, unit: 'kg' });
 }
 
+/** What is to be given, as a line of its own. */
+export const needLine = (need: Need): string => capital(needText(need));
+
 /** What is to be given: "ground limestone: 6.5 kg (14 lb), in 2 goes half a year apart". */
-export function needText({ matter, from, to, total, goes }: Need): string {
+function needText({ matter, from, to, total, goes }: Need): string {
   const rate =
     matter === 'compost'
       ? `${quantityText({ from: from / 10, to: to / 10, unit: 'cm' })} deep`

@@ -67,6 +67,16 @@ export function Bench() {
             <Link to={back}>{benchTexts.backToTheCase}</Link>
           </section>
         )}
+        <section>
+          <h2>{benchTexts.report.group}</h2>
+          <ul>
+            <li>
+              <NavLink to={`/bench/${REPORT}`} state={state}>
+                {benchTexts.report.name}
+              </NavLink>
+            </li>
+          </ul>
+        </section>
         {GROUPS.map((group) => (
           <section key={group}>
             <h2>{benchTexts.groups[group]}</h2>
@@ -85,16 +95,6 @@ export function Bench() {
             </ul>
           </section>
         ))}
-        <section>
-          <h2>{benchTexts.report.group}</h2>
-          <ul>
-            <li>
-              <NavLink to={`/bench/${REPORT}`} state={state}>
-                {benchTexts.report.name}
-              </NavLink>
-            </li>
-          </ul>
-        </section>
       </Side>
       {id === REPORT ? (
         <ReportSheet

@@ -19,7 +19,7 @@ import {
   METHOD_NAMES,
   methodText,
   missingText,
-  needText,
+  needLine,
   oddText,
   SORT_NAMES,
   valueText,
@@ -58,9 +58,11 @@ const Values = styled.table`
     color: var(--quiet);
     font-size: 13px;
   }
+  & :nth-child(2):is(th, td) {
+    text-align: right;
+  }
   & td:nth-child(2) {
     font-variant-numeric: tabular-nums;
-    text-align: right;
   }
 `;
 const Steps = styled.span`
@@ -163,7 +165,7 @@ function Meaning({ said }: Pick<Filled, 'said'>) {
           <h2>{said.area === null ? benchTexts.report.giveRate : benchTexts.report.give}</h2>
           <Said>
             {said.needs.map((need) => (
-              <li key={need.matter}>{needText(need)}</li>
+              <li key={need.matter}>{needLine(need)}</li>
             ))}
           </Said>
         </section>
