@@ -291,7 +291,7 @@ function describeAmount(
 }
 
 function describeAdvice(
-  { advice, answers, job }: Consultation,
+  { advice, answers, context: { job } }: Consultation,
   { words, today }: Enquiry,
 ): ConsultResponse['advice'] {
   return {

@@ -62,7 +62,8 @@ const about = {
   today: day('2026-06-13'),
   caseNumber: 7,
 };
-const sheet = sheetOf([answer], about);
+const of = (said: ConsultResponse) => ({ answer: said, labels: {} });
+const sheet = sheetOf([of(answer)], about);
 
 it('says everything of the plan in plain text', () => {
   const text = sheetText(sheet);
@@ -86,7 +87,7 @@ it('says everything of the plan in plain text', () => {
 
 it('holds every plant of the call, and leaves out what is empty', () => {
   const bare = { ...answer, plant: null, advice: { ...answer.advice, notDoing: [], refer: [] } };
-  const text = sheetText(sheetOf([answer, bare], about));
+  const text = sheetText(sheetOf([of(answer), of(bare)], about));
   expect(text.match(/What to do/g)).toHaveLength(2);
   expect(text.match(/DO NOT/g)).toHaveLength(1);
 });
@@ -103,7 +104,7 @@ it('says what to expect of a cause only where it is likely enough to be acted on
   const expected = (probability: number, verdict: typeof answer.advice.verdict) => {
     const causes = [{ ...first, probability, expect: 'It mends.' }];
     const said = { ...answer, causes, advice: { ...answer.advice, verdict } };
-    return sheetOf([said], about).parts[0]?.expect;
+    return sheetOf([of(said)], about).parts[0]?.expect;
   };
   expect(expected(0.8, 'act-now')).toBe('It mends.');
   expect(expected(0.4, 'act-now')).toBeNull();

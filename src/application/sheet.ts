@@ -1,6 +1,8 @@
+import type { CasePlan } from '../contracts/cases.ts';
 import type { ConsultResponse } from '../contracts/consult.ts';
 import { CAUSE_KNOWN } from '../core/advice/safetyRules.ts';
 import { civil, parseDay, type Day } from '../core/timing/calendar.ts';
+import { labelLines } from '../wording/label.ts';
 import { dayInWords } from '../wording/days.ts';
 import { midSentence } from '../wording/midSentence.ts';
 import { sheetWords } from '../wording/sheet.ts';
@@ -11,6 +13,8 @@ export interface SheetStep {
   readonly when: string;
   readonly text: string;
   readonly amount: string | null;
+  /** What the label asks for that was read out; empty where none was. */
+  readonly label: readonly string[];
   readonly mind: readonly string[];
 }
 
@@ -66,7 +70,11 @@ function expectOf({ advice, causes: [first] }: ConsultResponse): string | null {
 }
 
 /** What the sheet says of one plant, from the answer that stands. */
-export function sheetPart(answer: ConsultResponse, today: Day): SheetPart {
+export function sheetPart(
+  answer: ConsultResponse,
+  labels: CasePlan['labels'],
+  today: Day,
+): SheetPart {
   const { advice, plant } = answer;
   const name = plant === null ? null : midSentence(plant.name);
   return {
@@ -79,6 +87,7 @@ export function sheetPart(answer: ConsultResponse, today: Day): SheetPart {
       when: whenWords(step, today),
       text: step.text,
       amount: step.amount?.text ?? null,
+      label: labelLines(labels[step.id]?.text ?? ''),
       mind: step.cautions,
     })),
     doNot: advice.notDoing.map(({ text, why }) => `${text}: ${midSentence(why)}`),
@@ -89,25 +98,32 @@ export function sheetPart(answer: ConsultResponse, today: Day): SheetPart {
   };
 }
 
+/** What was answered for a plant, with the labels that were read out for its steps. */
+export interface AnswerOfPlant {
+  readonly answer: ConsultResponse;
+  readonly labels: CasePlan['labels'];
+}
+
 /** The sheet of a call: what was answered for each of its plants. */
-export function sheetOf(answers: readonly ConsultResponse[], about: SheetOf): Sheet {
+export function sheetOf(answers: readonly AnswerOfPlant[], about: SheetOf): Sheet {
   const { clinic, region, today, caseNumber } = about;
   return {
     clinic,
     region,
     date: `${dayInWords(today, today)} ${civil(today).year}`,
     caseNumber,
-    parts: answers.map((answer) => sheetPart(answer, today)),
+    parts: answers.map(({ answer, labels }) => sheetPart(answer, labels, today)),
   };
 }
 
 const section = (title: string, lines: readonly string[]): readonly string[] =>
   lines.length === 0 ? [] : ['', title.toUpperCase(), ...lines];
 
-function stepLines({ when, text, amount, mind }: SheetStep, i: number): readonly string[] {
+function stepLines({ when, text, amount, label, mind }: SheetStep, i: number): readonly string[] {
   return [
     `${i + 1}. ${when}: ${text}`,
     ...(amount === null ? [] : [`   ${sheetWords.howMuch}: ${amount}`]),
+    ...label.map((one) => `   ${sheetWords.byLabel}: ${one}`),
     ...mind.map((one) => `   ${sheetWords.mind}: ${one}`),
   ];
 }

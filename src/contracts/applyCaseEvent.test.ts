@@ -98,7 +98,7 @@ describe('the plan of a plant', () => {
     expect(planAfter(done, { ...done, kind: 'step-undone' })).toEqual(NO_PLAN);
   });
   it('keeps labels, the harvest, events and the dates that were told', () => {
-    const label = { daysToHarvest: 7, reentryHours: 4, mostPerYear: 3 };
+    const label = { daysToHarvest: 7, reentryHours: 4, mostPerYear: 3, everyDays: null, text: '' };
     const dates = [{ step: 'soap', number: 1, on: '2026-06-15' }];
     expect(
       planAfter(

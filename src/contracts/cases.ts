@@ -29,12 +29,20 @@ export const outcomeSchema = z.strictObject({
 });
 export type StoredOutcome = z.infer<typeof outcomeSchema>;
 
+/** Longest text of a label that is kept, in characters. */
+export const MAX_LABEL = 4000;
+
 /** What the label of a product says, as the advisor read it; null where it was not read. */
 export const labelFactsSchema = z.strictObject({
   daysToHarvest: z.number().int().min(0).max(365).nullable(),
   reentryHours: z.number().int().min(0).max(720).nullable().default(null),
   mostPerYear: z.number().int().min(1).max(99).nullable(),
+  /** Least days between two uses. */
+  everyDays: z.number().int().min(1).max(365).nullable().default(null),
+  /** The words of the label, as they were read out. */
+  text: textSchema(MAX_LABEL).default(''),
 });
+export type StoredLabel = z.infer<typeof labelFactsSchema>;
 
 /** A step that was done, or is to be done, on a day. */
 export const stepDaySchema = z.strictObject({ step: idSchema, on: isoDateSchema });
@@ -204,6 +212,23 @@ export const clinicSchema = z.object({
   today: isoDateSchema,
 });
 export type Clinic = z.infer<typeof clinicSchema>;
+
+/** A label that the clinic keeps at hand, under a name of its own. */
+export const clinicLabelSchema = z.strictObject({
+  id: z.uuid(),
+  name: textSchema(MAX_NAME).min(1),
+  text: textSchema(MAX_LABEL).min(1),
+});
+export type ClinicLabel = z.infer<typeof clinicLabelSchema>;
+/** Most labels of a clinic. */
+export const MAX_LABELS = 300;
+
+/** Labels of the clinic by name, from `GET /api/clinic/labels`. */
+export const clinicLabelsSchema = z.object({ labels: z.array(clinicLabelSchema) });
+export type ClinicLabels = z.infer<typeof clinicLabelsSchema>;
+
+/** Body of `POST /api/clinic/labels/remove`. */
+export const removeLabelSchema = z.strictObject({ id: z.uuid() });
 
 /** What the clinic has learned, from `GET /api/clinic/experience`. */
 export const experienceSchema = z.object({

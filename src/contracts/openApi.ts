@@ -3,9 +3,12 @@ import { appendedSchema, appendEventsSchema, changesSchema } from './caseEvents.
 import {
   casePageSchema,
   caseRecordSchema,
+  clinicLabelSchema,
+  clinicLabelsSchema,
   clinicSchema,
   experienceSchema,
   learningSchema,
+  removeLabelSchema,
   openCaseSchema,
   tiedPhrasesSchema,
 } from './cases.ts';
@@ -87,6 +90,26 @@ export const API_ROUTES: readonly ApiRoute[] = [
     summary: 'Switches learning from confirmed cases.',
     body: learningSchema,
     answer: experienceSchema,
+  },
+  {
+    method: 'get',
+    path: '/clinic/labels',
+    summary: 'Labels that the clinic keeps at hand.',
+    answer: clinicLabelsSchema,
+  },
+  {
+    method: 'post',
+    path: '/clinic/labels',
+    summary: 'Keeps a label, or writes it anew under its id.',
+    body: clinicLabelSchema,
+    answer: clinicLabelsSchema,
+  },
+  {
+    method: 'post',
+    path: '/clinic/labels/remove',
+    summary: 'Removes a label from the list.',
+    body: removeLabelSchema,
+    answer: clinicLabelsSchema,
   },
   {
     method: 'get',

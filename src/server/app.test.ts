@@ -243,7 +243,13 @@ describe('consult', () => {
 
 describe('the dates of a plan', () => {
   const plantId = 'plant-1';
-  const label = { daysToHarvest: 7, reentryHours: null, mostPerYear: null };
+  const label = {
+    daysToHarvest: 7,
+    reentryHours: null,
+    mostPerYear: null,
+    everyDays: null,
+    text: '',
+  };
 
   it('are kept with the case', async () => {
     const { id } = await open();
@@ -266,7 +272,7 @@ describe('the dates of a plan', () => {
     const { id } = await open();
     const older = {
       harvest: null,
-      labels: { soap: { daysToHarvest: 3, mostPerYear: 2 } },
+      labels: { soap: { daysToHarvest: 3, mostPerYear: 2, everyDays: null, text: '' } },
       done: [],
       kept: [],
     };

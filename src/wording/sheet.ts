@@ -4,6 +4,7 @@ export const sheetWords = {
   titleOfNone: 'What to do',
   youAsked: 'What you asked',
   steps: 'What to do, and when',
+  byLabel: 'By its label',
   howMuch: 'How much',
   mind: 'Mind',
   keepInMind: 'Keep in mind',

@@ -1,7 +1,7 @@
 import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Interpreted } from '../measures/report/interpret.ts';
 import type { ReportSort } from '../measures/report/elements.ts';
-import { asksForStronger, saidMix } from '../measures/labelRate.ts';
+import { asksForStronger, saidMix } from '../measures/label/labelRate.ts';
 import type { Act, Request } from '../language/requests.ts';
 import { HARM } from '../schema/scale.ts';
 import type { Cause, Harm } from '../schema/cause.ts';

@@ -16,7 +16,7 @@ import { FIRST_SINGLE, type Network } from '../diagnosis/network.ts';
 import { findCounterfactuals, type Counterfactuals } from '../questions/counterfactuals.ts';
 import { weighAll, type Weighing } from '../diagnosis/posterior.ts';
 import { mentionProbability } from '../diagnosis/nonMention.ts';
-import { leadOf } from '../advice/verdict.ts';
+import { leadOf, type Lead } from '../advice/verdict.ts';
 import { extentQuestion } from '../questions/extentQuestion.ts';
 import { findQuestions, rankSamples, type Inquiry, type Question } from '../questions/questions.ts';
 import { openFirst } from '../questions/openFirst.ts';
@@ -30,10 +30,10 @@ import type { Answer, Enquiry } from './enquiry.ts';
 import { keepFor, type Kept } from './kept.ts';
 import { stanceOf, type Stance } from './stance.ts';
 import { jobOf } from './job.ts';
-import type { Job } from '../advice/forSize.ts';
 import { withHeight, saidReport, withReport, withSoilTest, type SaidReport } from './measured.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
+import type { Job } from '../advice/forSize.ts';
 import type { Presence } from '../schema/range.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 import type { Extracted, ExtractedFinding } from '../language/extract.ts';
@@ -69,8 +69,10 @@ export interface Consultation {
   readonly amounts: readonly SaidAmount[];
   /** Sizes that were said: how tall, how big a pot or bed, how many. */
   readonly sizes: readonly SaidSize[];
-  /** What is known of the size of the work. */
-  readonly job: Job;
+  /** What the advice hangs on besides the causes. */
+  readonly context: AdviceContext;
+  /** The leading cause; null while none stands, and where it is not known in the country. */
+  readonly lead: Lead | null;
   readonly extracted: readonly ExtractedFinding[];
   readonly causes: readonly RankedCause[];
   readonly explanation: readonly CauseId[];
@@ -281,7 +283,8 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     parts: kept.partsOf(enquiry),
     amounts,
     sizes: understood.sizes,
-    job: context.job,
+    context,
+    lead: advice.headline.code === 'not-known-here' ? null : leadOf(network, posterior),
     extracted: heard.filter(({ finding }) => tellsHere(library, network, finding)),
     causes: rankCauses(network, weighing, enquiry.experience, presenceOf),
     explanation: posterior.explanation,

@@ -69,6 +69,8 @@ export const treatmentSchema = z.strictObject({
   name: z.string().min(3),
   rung: z.enum(RUNGS),
   ...HAZARDS,
+  /** Active ingredients of such products, as labels name them. */
+  ingredients: z.array(z.string().min(3)).default([]),
   /** Mode-of-action group as printed on labels, for example "FRAC M5". */
   modeOfAction: z.string().optional(),
   who: WHO,

@@ -11,7 +11,7 @@ const WET: DayCheck = {
   reasons: [{ code: 'rain-likely', probability: 0.8 }],
   hours: null,
 };
-const NO_LABEL = { daysToHarvest: null, reentryHours: null, mostPerYear: null };
+const NO_LABEL = { daysToHarvest: null, reentryHours: null, mostPerYear: null, everyDays: null };
 const terms = (change: Partial<StepTerms> = {}): StepTerms => ({
   today: TODAY,
   window: { from: day('2026-06-01'), to: day('2026-08-31') },
@@ -94,7 +94,7 @@ it.each([
   ],
   [
     'the label',
-    { label: { ...NO_LABEL, mostPerYear: 2 } },
+    { label: { ...NO_LABEL, mostPerYear: 2, everyDays: null } },
     2,
     { code: 'most-in-a-year', times: 2 },
   ],

@@ -49,6 +49,8 @@ export interface LabelFacts {
   /** Hours after which one may go back to the plant, and pick. */
   readonly reentryHours: number | null;
   readonly mostPerYear: number | null;
+  /** Least days between two uses. */
+  readonly everyDays: number | null;
 }
 
 /** What the days of one step depend on. */

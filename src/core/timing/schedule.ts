@@ -83,7 +83,12 @@ export interface Schedule {
   readonly steps: readonly StepSchedule[];
 }
 
-const NO_LABEL: LabelFacts = { daysToHarvest: null, reentryHours: null, mostPerYear: null };
+const NO_LABEL: LabelFacts = {
+  daysToHarvest: null,
+  reentryHours: null,
+  mostPerYear: null,
+  everyDays: null,
+};
 /** Applications of one group in a row before another must follow (common practice against resistance). */
 const MAX_IN_A_ROW = 2;
 /** Groups that work at many sites, on which resistance is not known to build up: FRAC M and number-less ones. */
@@ -119,7 +124,7 @@ function termsOf(
   return {
     ...weather,
     today,
-    everyDays: repeat?.everyDays ?? 0,
+    everyDays: Math.max(repeat?.everyDays ?? 0, repeat ? (labels[id]?.everyDays ?? 0) : 0),
     times: repeat?.times ?? 1,
     done: done.filter(({ step }) => step === id).map(({ on }) => on),
     harvest,

@@ -1,10 +1,19 @@
-import { desc, eq, isNotNull, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNotNull, ne, sql } from 'drizzle-orm';
 import { Router } from 'express';
-import { learningSchema, type ClinicExperience, type TiedPhrases } from '../../contracts/cases.ts';
+import {
+  clinicLabelSchema,
+  learningSchema,
+  MAX_LABELS,
+  removeLabelSchema,
+  type ClinicExperience,
+  type ClinicLabels,
+  type TiedPhrases,
+} from '../../contracts/cases.ts';
 import { experienceIn, type Outcome } from '../../core/diagnosis/learning.ts';
+import type { Problem } from '../../contracts/problem.ts';
 import { causeIdSchema } from '../../core/schema/common.ts';
 import type { Connection, Database } from '../db/connect.ts';
-import { caseEvents, casePlants, clinics } from '../db/schema.ts';
+import { caseEvents, casePlants, clinicLabels, clinics } from '../db/schema.ts';
 import { readBody } from '../http/problems.ts';
 import { fromDatabase, type Reply } from '../http/respond.ts';
 import type { ClinicContext } from './clinicContext.ts';
@@ -57,6 +66,49 @@ async function readTiedPhrases(db: Database): Promise<TiedPhrases> {
   return { phrases };
 }
 
+async function readLabels(db: Database, { id }: ClinicContext): Promise<ClinicLabels> {
+  const labels = await db
+    .select({ id: clinicLabels.id, name: clinicLabels.name, text: clinicLabels.text })
+    .from(clinicLabels)
+    .where(eq(clinicLabels.clinicId, id))
+    .orderBy(asc(clinicLabels.name), asc(clinicLabels.id))
+    .limit(MAX_LABELS);
+  return { labels };
+}
+
+const FULL: Problem = {
+  code: 'conflict',
+  field: null,
+  message: `The clinic keeps ${MAX_LABELS} labels already.`,
+  cure: 'Remove one that is no longer used.',
+};
+
+/** Keeps a label, or writes it anew under the same id, so that a repeated request keeps it once. */
+async function keepLabel(db: Database, office: ClinicContext, body: unknown): Promise<Reply> {
+  const label = readBody(clinicLabelSchema, body);
+  if (!label.ok) return { problem: label.error };
+  const { id, name, text } = label.value;
+  const [known] = await db
+    .select({ kept: count() })
+    .from(clinicLabels)
+    .where(and(eq(clinicLabels.clinicId, office.id), ne(clinicLabels.id, id)));
+  if ((known?.kept ?? 0) >= MAX_LABELS) return { problem: FULL };
+  await db
+    .insert(clinicLabels)
+    .values({ id, clinicId: office.id, name, text })
+    .onConflictDoUpdate({ target: clinicLabels.id, set: { name, text } });
+  return { body: await readLabels(db, office) };
+}
+
+async function removeLabel(db: Database, office: ClinicContext, body: unknown): Promise<Reply> {
+  const which = readBody(removeLabelSchema, body);
+  if (!which.ok) return { problem: which.error };
+  await db
+    .delete(clinicLabels)
+    .where(and(eq(clinicLabels.id, which.value.id), eq(clinicLabels.clinicId, office.id)));
+  return { body: await readLabels(db, office) };
+}
+
 /** The clinic, and what it has learned from its confirmed cases. */
 export function clinicRoutes(connection: Connection, office: ClinicContext): Router {
   const routes = Router();
@@ -71,6 +123,18 @@ export function clinicRoutes(connection: Connection, office: ClinicContext): Rou
   routes.get(
     '/phrases',
     fromDatabase(connection, async (db) => ({ body: await readTiedPhrases(db) })),
+  );
+  routes.get(
+    '/labels',
+    fromDatabase(connection, async (db) => ({ body: await readLabels(db, office) })),
+  );
+  routes.post(
+    '/labels',
+    fromDatabase(connection, (db, { body }) => keepLabel(db, office, body)),
+  );
+  routes.post(
+    '/labels/remove',
+    fromDatabase(connection, (db, { body }) => removeLabel(db, office, body)),
   );
   routes.post(
     '/learning',

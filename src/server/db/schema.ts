@@ -134,6 +134,21 @@ export const caseEvents = pgTable(
   (table) => [primaryKey({ columns: [table.caseId, table.version] })],
 );
 
+/** Labels that the clinic keeps at hand. */
+export const clinicLabels = pgTable(
+  'clinic_labels',
+  {
+    id: uuid().primaryKey(),
+    clinicId: integer('clinic_id')
+      .notNull()
+      .references(() => clinics.id, { onDelete: 'cascade' }),
+    name: text().notNull(),
+    /** As it was read out. */
+    text: text().notNull(),
+  },
+  (table) => [index('clinic_labels_by_name').on(table.clinicId, table.name)],
+);
+
 /** Days of the clinic's weather station, or of the simulated one that stands in for it. */
 export const weatherDays = pgTable(
   'weather_days',

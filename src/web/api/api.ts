@@ -10,6 +10,7 @@ import {
 import {
   casePageSchema,
   caseRecordSchema,
+  clinicLabelsSchema,
   clinicSchema,
   experienceSchema,
   tiedPhrasesSchema,
@@ -17,6 +18,8 @@ import {
   type CaseRecord,
   type Clinic,
   type ClinicExperience,
+  type ClinicLabel,
+  type ClinicLabels,
   type TiedPhrases,
 } from '../../contracts/cases.ts';
 import {
@@ -51,6 +54,9 @@ export interface Api {
   readonly clinic: () => Promise<Result<Clinic, Problem>>;
   readonly experience: () => Promise<Result<ClinicExperience, Problem>>;
   readonly setLearning: (learning: boolean) => Promise<Result<ClinicExperience, Problem>>;
+  readonly labels: () => Promise<Result<ClinicLabels, Problem>>;
+  readonly keepLabel: (label: ClinicLabel) => Promise<Result<ClinicLabels, Problem>>;
+  readonly removeLabel: (id: string) => Promise<Result<ClinicLabels, Problem>>;
   readonly tiedPhrases: () => Promise<Result<TiedPhrases, Problem>>;
   readonly weather: () => Promise<Result<ClinicWeather, Problem>>;
   readonly importWeather: (csv: string) => Promise<Result<ImportedWeather, Problem>>;
@@ -98,6 +104,9 @@ export function createApi(server = ''): Api {
     clinic: () => ask(clinicSchema, '/clinic'),
     experience: () => ask(experienceSchema, '/clinic/experience'),
     setLearning: (learning) => ask(experienceSchema, '/clinic/learning', { learning }),
+    labels: () => ask(clinicLabelsSchema, '/clinic/labels'),
+    keepLabel: (label) => ask(clinicLabelsSchema, '/clinic/labels', label),
+    removeLabel: (id) => ask(clinicLabelsSchema, '/clinic/labels/remove', { id }),
     tiedPhrases: () => ask(tiedPhrasesSchema, '/clinic/phrases'),
     weather: () => ask(weatherSchema, '/weather'),
     importWeather: (csv) => ask(importedSchema, '/weather', { csv }),

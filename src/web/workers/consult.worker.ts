@@ -1,4 +1,5 @@
 import { answerConsult } from '../../application/answerConsult.ts';
+import { answerLabel, type LabelQuery } from '../../application/answerLabel.ts';
 import { answerSchedule, type ScheduleQuery } from '../../application/answerSchedule.ts';
 import { createConsultant } from '../../core/consult/consult.ts';
 import { compileLibrary } from '../../core/library/compile.ts';
@@ -6,6 +7,7 @@ import type { FromWorker, ToWorker } from './messages.ts';
 
 let answer: ((body: unknown) => ReturnType<typeof answerConsult>) | null = null;
 let schedule: ((query: ScheduleQuery) => ReturnType<typeof answerSchedule>) | null = null;
+let judge: ((query: LabelQuery) => ReturnType<typeof answerLabel>) | null = null;
 
 const send = (message: FromWorker): void => self.postMessage(message);
 
@@ -15,6 +17,7 @@ self.onmessage = ({ data }: MessageEvent<ToWorker>): void => {
       const compiled = compileLibrary(data.library);
       const consultant = createConsultant(compiled);
       answer = (body) => answerConsult(compiled, consultant, body);
+      judge = (query) => answerLabel(compiled, consultant, query);
       schedule = (query) => answerSchedule(compiled, consultant, query);
       const plants = [...compiled.plants.values()].map(({ id, name, scientific }) => ({
         id,
@@ -31,5 +34,8 @@ self.onmessage = ({ data }: MessageEvent<ToWorker>): void => {
       return;
     case 'schedule':
       if (schedule) send({ kind: 'scheduled', id: data.id, result: schedule(data.query) });
+      return;
+    case 'label':
+      if (judge) send({ kind: 'judged', id: data.id, result: judge(data.query) });
   }
 };

@@ -1,4 +1,5 @@
 import { connectionTexts } from '../texts/connectionTexts.ts';
+import type { LabelAnswer, LabelQuery } from '../../application/answerLabel.ts';
 import type { ScheduleQuery } from '../../application/answerSchedule.ts';
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
@@ -8,6 +9,7 @@ import { fetchLibrary } from '../api/fetchLibrary.ts';
 import type { FromWorker, PlantChoice, ToWorker } from './messages.ts';
 
 type Answer = Result<ConsultResponse, Problem>;
+type Judged = Result<LabelAnswer, Problem>;
 type Scheduled = Result<PlanSchedule, Problem>;
 
 const NO_LIBRARY: Problem = {
@@ -34,6 +36,7 @@ class ConsultClient {
   #worker: Worker | null = null;
   #ready: Promise<readonly PlantChoice[]> | null = null;
   readonly #answers = new Map<number, (answer: Answer) => void>();
+  readonly #judged = new Map<number, (judged: Judged) => void>();
   readonly #schedules = new Map<number, (schedule: Scheduled) => void>();
   #next = 1;
 
@@ -54,6 +57,11 @@ class ConsultClient {
   /** Dates the steps of the advice; a problem when the library cannot be loaded or it takes too long. */
   schedule(query: ScheduleQuery): Promise<Scheduled> {
     return this.#call(this.#schedules, (id) => ({ kind: 'schedule', id, query }));
+  }
+
+  /** Judges a label that was read out; a problem when the library cannot be loaded or it takes too long. */
+  label(query: LabelQuery): Promise<Judged> {
+    return this.#call(this.#judged, (id) => ({ kind: 'label', id, query }));
   }
 
   async #call<T>(
@@ -84,6 +92,9 @@ class ConsultClient {
         return;
       case 'scheduled':
         this.#schedules.get(message.id)?.(message.result);
+        return;
+      case 'judged':
+        this.#judged.get(message.id)?.(message.result);
     }
   }
 
@@ -96,7 +107,11 @@ class ConsultClient {
     this.#worker?.terminate();
     this.#worker = null;
     this.#ready = null;
-    const waiting: Waiting[] = [...this.#answers.values(), ...this.#schedules.values()];
+    const waiting: Waiting[] = [
+      ...this.#answers.values(),
+      ...this.#schedules.values(),
+      ...this.#judged.values(),
+    ];
     for (const give of waiting) give(fail(FAILED));
   }
 

@@ -1,3 +1,4 @@
+import type { LabelAnswer, LabelQuery } from '../../application/answerLabel.ts';
 import type { ScheduleQuery } from '../../application/answerSchedule.ts';
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
@@ -16,7 +17,8 @@ export interface PlantChoice {
 export type ToWorker =
   | { readonly kind: 'library'; readonly library: Library }
   | { readonly kind: 'ask'; readonly id: number; readonly body: ConsultRequest }
-  | { readonly kind: 'schedule'; readonly id: number; readonly query: ScheduleQuery };
+  | { readonly kind: 'schedule'; readonly id: number; readonly query: ScheduleQuery }
+  | { readonly kind: 'label'; readonly id: number; readonly query: LabelQuery };
 
 /** What the worker tells the page. */
 export type FromWorker =
@@ -30,4 +32,9 @@ export type FromWorker =
       readonly kind: 'scheduled';
       readonly id: number;
       readonly result: Result<PlanSchedule, Problem>;
+    }
+  | {
+      readonly kind: 'judged';
+      readonly id: number;
+      readonly result: Result<LabelAnswer, Problem>;
     };

@@ -1,9 +1,12 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
+import { labelTexts } from '../../texts/labelTexts.ts';
 import { sheetTexts } from '../../texts/sheetTexts.ts';
 import { Link, useLocation } from 'react-router';
 import { styled } from 'styled-components';
+import type { CasePlan, StoredLabel } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { labelLines } from '../../../wording/label.ts';
 import { midSentence } from '../../../wording/midSentence.ts';
 import { shortDate } from '../../kit/dates.ts';
 import type { WayBack } from '../bench/wayBack.ts';
@@ -103,7 +106,13 @@ function whenOf({ when }: Step, today: string): string {
     : `${shortDate(when.from, today)} – ${shortDate(when.to, today)}`;
 }
 
-function Steps({ steps, today }: { readonly steps: readonly Step[]; readonly today: string }) {
+interface StepsProps {
+  readonly steps: readonly Step[];
+  readonly today: string;
+  readonly labels: CasePlan['labels'];
+}
+
+function Steps({ steps, today, labels }: StepsProps) {
   const { pathname } = useLocation();
   const back: WayBack = { back: pathname };
   return (
@@ -130,6 +139,7 @@ function Steps({ steps, today }: { readonly steps: readonly Step[]; readonly tod
               </Amount>
             )}
           </div>
+          <ByLabel label={labels[step.id]} />
           {step.cautions.length > 0 && (
             <Small>
               {step.cautions.map((caution) => (
@@ -145,17 +155,33 @@ function Steps({ steps, today }: { readonly steps: readonly Step[]; readonly tod
   );
 }
 
+/** What the label that was read out for a step comes to. */
+function ByLabel({ label }: { readonly label: StoredLabel | undefined }) {
+  const lines = label === undefined ? [] : labelLines(label.text);
+  if (lines.length === 0) return null;
+  return (
+    <Small>
+      <li>
+        <b>{labelTexts.byLabel}:</b> {lines.join('; ')}
+      </li>
+    </Small>
+  );
+}
+
 interface AdvicePanelProps {
   readonly answer: ConsultResponse | null;
   readonly today: string;
   /** It is the answer that the case was closed with. */
   readonly closed: boolean;
+  readonly labels: CasePlan['labels'];
+  readonly onLabel: () => void;
   readonly onDates: () => void;
   readonly onSheet: () => void;
 }
 
 /** The advice so far: a sentence to say aloud, dated steps, cautions, and what not to do. */
-export function AdvicePanel({ answer, today, closed, onDates, onSheet }: AdvicePanelProps) {
+export function AdvicePanel(props: AdvicePanelProps) {
+  const { answer, today, closed, labels, onLabel, onDates, onSheet } = props;
   if (!answer) return null;
   if (answer.urgent) return <Notice>{caseTexts.adviceWaits}</Notice>;
   const { verdict, headline, answers, steps, cautions, refer, notDoing, differ, lookAgain } =
@@ -168,6 +194,11 @@ export function AdvicePanel({ answer, today, closed, onDates, onSheet }: AdviceP
         <Button kind="quiet" onPress={onDates}>
           {caseTexts.dates} <Key>Alt T</Key>
         </Button>
+        {steps.some(({ product }) => product) && (
+          <Button kind="quiet" onPress={onLabel}>
+            {labelTexts.label} <Key>Alt R</Key>
+          </Button>
+        )}
         <Button kind="quiet" onPress={onSheet}>
           {sheetTexts.sheet} <Key>Alt L</Key>
         </Button>
@@ -185,7 +216,7 @@ export function AdvicePanel({ answer, today, closed, onDates, onSheet }: AdviceP
           </ul>
         </Note>
       )}
-      <Steps steps={steps} today={today} />
+      <Steps steps={steps} today={today} labels={labels} />
       {notDoing.length > 0 && (
         <Note>
           <h3>{caseTexts.notDoing}</h3>

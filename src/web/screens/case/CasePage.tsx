@@ -1,5 +1,6 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
+import { labelTexts } from '../../texts/labelTexts.ts';
 import { sheetTexts } from '../../texts/sheetTexts.ts';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -26,6 +27,7 @@ import { DatesPanel } from './dates/DatesPanel.tsx';
 import { HeardPanel } from './HeardPanel.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
 import { Column, Columns } from './common/layout.ts';
+import { LabelPanel } from './label/LabelPanel.tsx';
 import { PlantTabs } from './PlantTabs.tsx';
 import { SheetPanel } from './sheet/SheetPanel.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
@@ -125,8 +127,9 @@ function OpenCase({ record, plant }: OpenCaseProps) {
   const navigate = useNavigate();
   const happen = useRecordEvent();
   const [keysShown, setKeysShown] = useState(false);
-  const [beside, setBeside] = useState<'causes' | 'dates' | 'sheet'>('causes');
-  const turnTo = (panel: 'dates' | 'sheet'): void => setBeside(beside === panel ? 'causes' : panel);
+  const [beside, setBeside] = useState<'causes' | 'dates' | 'sheet' | 'label'>('causes');
+  const turnTo = (panel: 'dates' | 'sheet' | 'label'): void =>
+    setBeside(beside === panel ? 'causes' : panel);
   const [adding, setAdding] = useState<string | null>(null);
   const consulted = useAppSelector(({ cases }) => cases.consulted);
   const without = useAppSelector(({ cases }) => cases.without);
@@ -144,6 +147,7 @@ function OpenCase({ record, plant }: OpenCaseProps) {
     'alt+s': addFinding,
     'alt+t': () => turnTo('dates'),
     'alt+l': () => turnTo('sheet'),
+    'alt+r': () => turnTo('label'),
     '?': () => setKeysShown(true),
     'alt+w': () => document.getElementById('words')?.focus(),
     'alt+p': addPlant,
@@ -177,6 +181,10 @@ function OpenCase({ record, plant }: OpenCaseProps) {
                 onClose={() => setBeside('causes')}
               />
             </PanelBoundary>
+          ) : beside === 'label' && answer ? (
+            <PanelBoundary name={labelTexts.title} resetKey={panelKey}>
+              <LabelPanel plant={plant} key={plant.id} onClose={() => setBeside('causes')} />
+            </PanelBoundary>
           ) : beside === 'dates' && answer ? (
             <PanelBoundary name={caseTexts.datesPanel} resetKey={panelKey}>
               <DatesPanel
@@ -204,6 +212,8 @@ function OpenCase({ record, plant }: OpenCaseProps) {
                     answer={answer}
                     today={plant.date}
                     closed={record.status === 'closed' && plant.closingAnswer !== null}
+                    labels={plant.plan.labels}
+                    onLabel={() => setBeside('label')}
                     onDates={() => setBeside('dates')}
                     onSheet={() => setBeside('sheet')}
                   />

@@ -1,4 +1,5 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
+import { labelTexts } from '../../texts/labelTexts.ts';
 import { sheetTexts } from '../../texts/sheetTexts.ts';
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import { styled } from 'styled-components';
@@ -36,6 +37,7 @@ const KEYS = [
   ['Alt 0', caseTexts.noneOfTheLook],
   ['Alt T', caseTexts.goToDates],
   ['Alt L', sheetTexts.key],
+  ['Alt R', labelTexts.key],
   ['Alt G', caseTexts.urgentKey],
   ['Alt P', caseTexts.addAnotherPlant],
   ['Alt D', caseTexts.backToTheDesk],

@@ -178,6 +178,8 @@ describe('Advice so far', () => {
         answer={{ ...answer, advice }}
         today="2026-06-13"
         closed={false}
+        labels={{}}
+        onLabel={() => undefined}
         onDates={ignore}
         onSheet={ignore}
       />,
@@ -192,7 +194,15 @@ describe('Advice so far', () => {
   it('marks the answer that a case was closed with', () => {
     const { answer } = opened('there are spots');
     showPanel(
-      <AdvicePanel answer={answer} today="2026-06-13" closed onDates={ignore} onSheet={ignore} />,
+      <AdvicePanel
+        answer={answer}
+        today="2026-06-13"
+        closed
+        labels={{}}
+        onLabel={() => undefined}
+        onDates={ignore}
+        onSheet={ignore}
+      />,
     );
     expect(screen.getByText(/as answered when the case was closed/)).toBeTruthy();
   });

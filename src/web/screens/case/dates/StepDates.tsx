@@ -1,7 +1,7 @@
 import { commonTexts } from '../../../texts/commonTexts.ts';
 import { datesTexts } from '../../../texts/datesTexts.ts';
 import { styled } from 'styled-components';
-import type { CasePlan } from '../../../../contracts/cases.ts';
+import type { CasePlan, StoredLabel } from '../../../../contracts/cases.ts';
 import { movesBetween, type Application, type Move } from '../../../../core/timing/applications.ts';
 import { isoDay, parseDay, type Day } from '../../../../core/timing/calendar.ts';
 import { neverText, WATCH_THE_PLANT } from '../../../../wording/advice.ts';
@@ -62,7 +62,13 @@ const Facts = styled.div`
   gap: 4px 24px;
 `;
 
-const NO_FACTS = { daysToHarvest: null, reentryHours: null, mostPerYear: null };
+const NO_FACTS: StoredLabel = {
+  daysToHarvest: null,
+  reentryHours: null,
+  mostPerYear: null,
+  everyDays: null,
+  text: '',
+};
 
 function bandInWords({ early, late }: BandedDay, today: string): string {
   return early === late
@@ -123,7 +129,7 @@ interface StepDatesProps {
   readonly plan: CasePlan;
   readonly today: Day;
   readonly onDone: (on: Day, done: boolean) => void;
-  readonly onLabel: (label: CasePlan['labels'][string]) => void;
+  readonly onLabel: (label: StoredLabel) => void;
   readonly onSeen: (event: string, on: string | null) => void;
 }
 

@@ -103,7 +103,7 @@ export function SheetPanel({ record, plant, answer, onClose }: SheetPanelProps) 
       {state.kind === 'ready' && state.answers.length === 0 && (
         <Notice>{sheetTexts.nothingYet}</Notice>
       )}
-      {state.kind === 'ready' && state.answers.some(({ urgent }) => urgent !== null) ? (
+      {state.kind === 'ready' && state.answers.some(({ answer: { urgent } }) => urgent !== null) ? (
         <Notice tone="caution">{sheetTexts.dangerFirst}</Notice>
       ) : (
         state.kind === 'ready' &&

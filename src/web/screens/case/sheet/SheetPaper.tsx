@@ -96,7 +96,7 @@ function Part({ part }: { readonly part: SheetPart }) {
       )}
       {part.steps.length > 0 && <h4>{sheetWords.steps}</h4>}
       <Steps>
-        {part.steps.map(({ id, when, text, amount, mind }) => (
+        {part.steps.map(({ id, when, text, amount, label, mind }) => (
           <li key={id}>
             <time>{when}</time>
             <div>
@@ -104,6 +104,11 @@ function Part({ part }: { readonly part: SheetPart }) {
               {amount !== null && (
                 <div>
                   <strong>{sheetWords.howMuch}:</strong> {amount}
+                </div>
+              )}
+              {label.length > 0 && (
+                <div>
+                  <strong>{sheetWords.byLabel}:</strong> {label.join('; ')}
                 </div>
               )}
               {mind.map((one) => (

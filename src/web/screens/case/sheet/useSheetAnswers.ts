@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
+import type { AnswerOfPlant } from '../../../../application/sheet.ts';
 import type { CaseRecord } from '../../../../contracts/cases.ts';
-import type { ConsultResponse } from '../../../../contracts/consult.ts';
 import { requestFor } from '../../../store/cases/selectors.ts';
 import { store, useAppSelector } from '../../../store/store.ts';
 import { consultant } from '../../../workers/consultClient.ts';
@@ -8,14 +8,14 @@ import { consultant } from '../../../workers/consultClient.ts';
 export type SheetAnswers =
   | { readonly kind: 'working' }
   | { readonly kind: 'failed'; readonly message: string }
-  | { readonly kind: 'ready'; readonly answers: readonly ConsultResponse[] };
+  | { readonly kind: 'ready'; readonly answers: readonly AnswerOfPlant[] };
 
 async function answersFor(record: CaseRecord): Promise<SheetAnswers> {
-  const answers: ConsultResponse[] = [];
-  for (const { id, words, closingAnswer } of record.plants) {
+  const answers: AnswerOfPlant[] = [];
+  for (const { id, words, closingAnswer, plan } of record.plants) {
     if (words.trim() === '') continue;
     if (record.status === 'closed' && closingAnswer) {
-      answers.push(closingAnswer);
+      answers.push({ answer: closingAnswer, labels: plan.labels });
       continue;
     }
     const request = requestFor(store.getState(), record.id, id);
@@ -23,7 +23,7 @@ async function answersFor(record: CaseRecord): Promise<SheetAnswers> {
     const answer = await consultant.ask(request.body);
     if (!answer.ok)
       return { kind: 'failed', message: `${answer.error.message} ${answer.error.cure}` };
-    answers.push(answer.value);
+    answers.push({ answer: answer.value, labels: plan.labels });
   }
   return { kind: 'ready', answers };
 }
@@ -33,7 +33,12 @@ export function useSheetAnswers(record: CaseRecord): SheetAnswers {
   const [state, setState] = useState<SheetAnswers>({ kind: 'working' });
   // By value: a save makes new objects that say the same.
   const asked = useAppSelector((now) =>
-    record.plants.map(({ id }) => requestFor(now, record.id, id)?.key ?? '').join(' '),
+    record.plants
+      .map(
+        ({ id, plan }) =>
+          `${requestFor(now, record.id, id)?.key ?? ''} ${JSON.stringify(plan.labels)}`,
+      )
+      .join(' '),
   );
   useEffect(() => {
     let isNewest = true;

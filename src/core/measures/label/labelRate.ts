@@ -1,5 +1,5 @@
-import { EXACT_NUMBER_PATTERN as NUMBER } from '../language/numbers.ts';
-import { readMeasure } from './readMeasure.ts';
+import { EXACT_NUMBER_PATTERN as NUMBER } from '../../language/numbers.ts';
+import { readMeasure } from '../readMeasure.ts';
 
 /** A rate that was read out from a label, with the tank it goes into. */
 export interface SaidMix {
@@ -25,7 +25,7 @@ const TANK_OF = new RegExp(
 );
 
 /** Litres of a measure that was said; "oz" on a label of a liquid is a fluid ounce. Returns null where it is none. */
-function litresSaid(amount: string, unit: string): number | null {
+export function litresSaid(amount: string, unit: string): number | null {
   const fluid = unit.replace(/^(?:oz|ounces?)$/i, 'fl oz');
   const read = readMeasure(`${amount} ${fluid}`, 'volume', true);
   return read.ok ? read.value : null;

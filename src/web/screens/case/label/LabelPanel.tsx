@@ -1,0 +1,149 @@
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import type { LabelAnswer } from '../../../../application/answerLabel.ts';
+import { storableText } from '../../../../contracts/storableText.ts';
+import { MAX_LABEL, type CasePlant } from '../../../../contracts/cases.ts';
+import { STAND_MARKS, STAND_WORDS } from '../../../../wording/label.ts';
+import { Button } from '../../../kit/Button.tsx';
+import { CharactersLeft } from '../../../kit/fields.tsx';
+import { Key } from '../../../kit/Key.tsx';
+import { Notice } from '../../../kit/Notice.tsx';
+import { labelTexts } from '../../../texts/labelTexts.ts';
+import { Column, ColumnTitle } from '../common/layout.ts';
+import { useRecordEvent } from '../common/useCase.ts';
+import { ClinicLabels } from './ClinicLabels.tsx';
+import { useLabel } from './useLabel.ts';
+
+const Wide = styled(Column)`
+  grid-column: 3 / -1;
+`;
+const Words = styled.textarea`
+  width: 100%;
+  min-height: 130px;
+  padding: 8px 10px;
+  border: 1px solid var(--hairline);
+  border-left: 3px solid var(--teal);
+  border-radius: 3px;
+  background: var(--surface);
+  color: var(--ink);
+  font: inherit;
+  resize: vertical;
+`;
+const Stand = styled.p<{ $stand: LabelAnswer['stand'] }>`
+  padding: 10px 0 6px;
+  font-size: 19px;
+  font-weight: 600;
+  color: ${({ $stand }) => ($stand === 'fits' ? 'var(--teal)' : $stand === 'look' ? 'var(--ochre)' : 'var(--brick)')};
+`;
+const Points = styled.ul`
+  & li {
+    display: grid;
+    grid-template-columns: 52px 1fr;
+    padding: 5px 0;
+    border-top: 1px solid var(--hairline);
+  }
+  & b {
+    font-weight: 600;
+    font-size: 13px;
+  }
+`;
+const Told = styled.div`
+  padding: 8px 0;
+  & h3 {
+    font-size: 14px;
+    color: var(--quiet);
+  }
+`;
+
+interface LabelPanelProps {
+  readonly plant: CasePlant;
+  readonly onClose: () => void;
+}
+
+const keptText = ({ plan }: CasePlant): string =>
+  Object.values(plan.labels).findLast(({ text }) => text !== '')?.text ?? '';
+
+/** The label as it is read out on the telephone: whether it fits, what the job takes, and what it asks for. */
+export function LabelPanel({ plant, onClose }: LabelPanelProps) {
+  const [text, setText] = useState(() => keptText(plant));
+  const { working, problem, answer } = useLabel(text);
+  const take = (typed: string): void => setText(storableText(typed.slice(0, MAX_LABEL)));
+  return (
+    <Wide aria-label={labelTexts.title}>
+      <ColumnTitle>
+        {labelTexts.title}
+        <Button kind="quiet" onPress={onClose}>
+          {labelTexts.back} <Key>Alt R</Key>
+        </Button>
+      </ColumnTitle>
+      <Words
+        aria-label={labelTexts.words}
+        placeholder={labelTexts.example}
+        maxLength={MAX_LABEL}
+        autoFocus
+        value={text}
+        onChange={({ target }) => take(target.value)}
+      />
+      <CharactersLeft used={text.length} max={MAX_LABEL} />
+      <div aria-live="polite">
+        {problem !== null && <Notice tone="caution">{problem}</Notice>}
+        {answer === null && problem === null && (
+          <Notice>{working ? labelTexts.beingJudged : labelTexts.nothingYet}</Notice>
+        )}
+        {answer && <Judged plant={plant} answer={answer} />}
+      </div>
+      <ClinicLabels text={text} onChoose={take} />
+    </Wide>
+  );
+}
+
+function Lines({ title, lines }: { readonly title: string; readonly lines: readonly string[] }) {
+  if (lines.length === 0) return null;
+  return (
+    <Told>
+      <h3>{title}</h3>
+      <ul>
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </Told>
+  );
+}
+
+function Judged({ plant, answer }: { readonly plant: CasePlant; readonly answer: LabelAnswer }) {
+  const { stand, points, facts, job } = answer;
+  return (
+    <>
+      <Stand $stand={stand}>{STAND_WORDS[stand]}</Stand>
+      <Points aria-label={labelTexts.points}>
+        {points.map((point) => (
+          <li key={point.text}>
+            <b>{STAND_MARKS[point.stand]}</b>
+            <span>{point.text}</span>
+          </li>
+        ))}
+      </Points>
+      <Lines title={labelTexts.job} lines={stand === 'refused' ? [] : job} />
+      <Lines title={labelTexts.facts} lines={facts} />
+      <Keep plant={plant} answer={answer} />
+    </>
+  );
+}
+
+/** Keeps the label with the step it belongs to; its limits then count for the dates. */
+function Keep({ plant, answer }: { readonly plant: CasePlant; readonly answer: LabelAnswer }) {
+  const happen = useRecordEvent();
+  const { stand, step, keep } = answer;
+  if (stand === 'refused') return <p>{labelTexts.refused}</p>;
+  if (step === null) return <p>{labelTexts.notOfThePlan}</p>;
+  if (plant.plan.labels[step]?.text === keep.text) return <p role="status">{labelTexts.kept}</p>;
+  return (
+    <Button
+      kind="main"
+      onPress={() => void happen({ kind: 'label-read', plantId: plant.id, step, label: keep })}
+    >
+      {labelTexts.keep}
+    </Button>
+  );
+}

@@ -1,0 +1,27 @@
+/** Texts of the label in the hand, in English. */
+export const labelTexts = {
+  label: 'Label',
+  title: 'The label in the hand',
+  back: 'Back to the causes',
+  key: 'The label in the hand, and back to the causes',
+  words: 'What the label says, as it is read out',
+  example:
+    'Active ingredient spinosad 0.5 %. CAUTION. For caterpillars and thrips on roses and tomatoes. 4 tablespoons per gallon; 1 gallon covers 200 sq ft; my sprayer holds 2 gallons. Every 7 days, no more than 6 times a year. 3 days to harvest. Not above 90 F.',
+  beingJudged: 'The label is being looked at.',
+  nothingYet: 'Let it be read out: active ingredient, signal word, pests, plants, rate, limits.',
+  points: 'Does it fit',
+  job: 'For this job',
+  facts: 'It asks for',
+  keep: 'Keep with the plan',
+  kept: 'Kept with the plan.',
+  notOfThePlan: 'The plan has no step with this product, so it is not kept with one.',
+  refused: 'It is not kept: it must not be used for this.',
+  ours: 'Labels of the clinic',
+  choose: 'Choose one of the clinic’s',
+  name: 'Name for the clinic’s list',
+  keepOurs: 'Keep in the list',
+  remove: 'Remove from the list',
+  keptOurs: 'Kept in the list.',
+  removed: 'Removed from the list.',
+  byLabel: 'By its label',
+} as const;
