@@ -66,7 +66,7 @@ test('a pasted soil test is read, classed and turned into amounts for the area',
   const row = page.getByRole('row', { name: /phosphorus/ });
   await expect(row).toContainText('8 ppm');
   await expect(row).toContainText('very low');
-  await expect(page.getByText(/ground limestone: 6.5 kg \(14 lb\), in 2 goes/)).toBeVisible();
+  await expect(page.getByText(/Ground limestone: 6.5 kg \(14 lb\), in 2 goes/)).toBeVisible();
   await expect(page.getByText(/are locked away, whatever the test reads/)).toBeVisible();
   await noViolations(page);
   await page.reload();
