@@ -29,7 +29,7 @@ export const benchTexts = {
     plants: 'What grows there',
     mostPlants: 'most plants',
     acidPlants: 'plants of acid soil',
-    columns: ['Tested', 'Value', '', 'What it is'],
+    columns: ['Tested', 'Value', 'Little to much', 'What it is'],
     give: 'What to give',
     giveRate: 'What to give, by area',
     means: 'What else it says',
