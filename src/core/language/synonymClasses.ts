@@ -1,6 +1,6 @@
 /** Words that gardeners use for the same thing; each line is folded to its first word before anything is compared. */
 const ALIKE: readonly string[] = [
-  'brown brownish',
+  'brown brownish browny',
   'yellow yellowish yellowy yellowed',
   'red reddish',
   'purple purplish purply purpley',
@@ -9,8 +9,8 @@ const ALIKE: readonly string[] = [
   'green greenish greeny',
   'gray grayish greyish',
   'orange orangey orangish',
-  'pink pinkish',
-  'blue bluish blueish',
+  'pink pinkish pinky',
+  'blue bluish blueish bluey',
   'tan beige',
   'silver silvery',
   'dust dusty',
