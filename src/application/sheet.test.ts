@@ -2,6 +2,7 @@ import { miniLibrary } from '../test/miniLibrary.ts';
 import { day } from '../test/setting.ts';
 import { createConsultant } from '../core/consult/consult.ts';
 import type { ConsultResponse } from '../contracts/consult.ts';
+import { NO_PLAN } from '../contracts/cases.ts';
 import { answerConsult } from './answerConsult.ts';
 import { segmentsOf, sheetMail, sheetMessage, sheetOf, sheetText } from './sheet.ts';
 
@@ -62,7 +63,7 @@ const about = {
   today: day('2026-06-13'),
   caseNumber: 7,
 };
-const of = (said: ConsultResponse) => ({ answer: said, labels: {} });
+const of = (said: ConsultResponse) => ({ answer: said, plan: NO_PLAN, dates: {} });
 const sheet = sheetOf([of(answer)], about);
 
 it('says everything of the plan in plain text', () => {

@@ -2,6 +2,8 @@ import type { CasePlan } from '../contracts/cases.ts';
 import type { ConsultResponse } from '../contracts/consult.ts';
 import { CAUSE_KNOWN } from '../core/advice/safetyRules.ts';
 import { civil, parseDay, type Day } from '../core/timing/calendar.ts';
+import { sheetCalendar, type CalendarWeek } from './sheetCalendar.ts';
+import { editedPlan, type PlanStep } from './editedPlan.ts';
 import { labelLines } from '../wording/label.ts';
 import { dayInWords } from '../wording/days.ts';
 import { midSentence } from '../wording/midSentence.ts';
@@ -30,6 +32,8 @@ export interface SheetPart {
   readonly expect: string | null;
   readonly cautions: readonly string[];
   readonly lookAgain: string;
+  /** The next weeks with what is done on each day; empty where no dates were worked out. */
+  readonly calendar: readonly CalendarWeek[];
 }
 
 /** The sheet that an enquirer takes along: one part for each plant of the call. */
@@ -69,39 +73,64 @@ function expectOf({ advice, causes: [first] }: ConsultResponse): string | null {
   return first.expect;
 }
 
+function sheetStep(one: PlanStep, { labels }: CasePlan, today: Day): SheetStep {
+  if (one.kind === 'own') {
+    const { id, text, on } = one.step;
+    const when = on === null ? sheetWords.anyDay : dayWords(on, today);
+    return { id, when, text, amount: null, label: [], mind: [] };
+  }
+  const { id, text, amount, cautions } = one.step;
+  return {
+    id,
+    when: whenWords(one.step, today),
+    text,
+    amount: amount?.text ?? null,
+    label: labelLines(labels[id]?.text ?? ''),
+    mind: cautions,
+  };
+}
+
+const dayOrNull = (iso: string): Day | null => {
+  const read = parseDay(iso);
+  return read.ok ? read.value : null;
+};
+
+function daysOf(one: PlanStep, dates: AnswerOfPlant['dates']): readonly Day[] {
+  if (one.kind === 'advised') return dates[one.id] ?? [];
+  const day = one.step.on === null ? null : dayOrNull(one.step.on);
+  return day === null ? [] : [day];
+}
+
 /** What the sheet says of one plant, from the answer that stands. */
-export function sheetPart(
-  answer: ConsultResponse,
-  labels: CasePlan['labels'],
-  today: Day,
-): SheetPart {
+export function sheetPart({ answer, plan, dates }: AnswerOfPlant, today: Day): SheetPart {
   const { advice, plant } = answer;
   const name = plant === null ? null : midSentence(plant.name);
+  const { steps } = editedPlan(advice.steps, plan);
   return {
     title: name === null ? sheetWords.titleOfNone : sheetWords.title(name),
     plant: name,
     say: advice.headline,
     answers: advice.answers.map(({ asked, text }) => ({ asked, text })),
-    steps: advice.steps.map((step) => ({
-      id: step.id,
-      when: whenWords(step, today),
-      text: step.text,
-      amount: step.amount?.text ?? null,
-      label: labelLines(labels[step.id]?.text ?? ''),
-      mind: step.cautions,
-    })),
+    steps: steps.map((one) => sheetStep(one, plan, today)),
     doNot: advice.notDoing.map(({ text, why }) => `${text}: ${midSentence(why)}`),
     callIn: advice.refer,
     expect: expectOf(answer),
     cautions: advice.cautions,
     lookAgain: sheetWords.lookAgain(dayWords(advice.lookAgain, today)),
+    calendar: sheetCalendar(
+      steps.map((one) => daysOf(one, dates)),
+      dayOrNull(advice.lookAgain),
+      today,
+    ),
   };
 }
 
-/** What was answered for a plant, with the labels that were read out for its steps. */
+/** What was answered for a plant, with what the advisor made of its plan. */
 export interface AnswerOfPlant {
   readonly answer: ConsultResponse;
-  readonly labels: CasePlan['labels'];
+  readonly plan: CasePlan;
+  /** Days on which each step is done, by the id of the step; empty where they were not worked out. */
+  readonly dates: Readonly<Record<string, readonly Day[]>>;
 }
 
 /** The sheet of a call: what was answered for each of its plants. */
@@ -112,7 +141,7 @@ export function sheetOf(answers: readonly AnswerOfPlant[], about: SheetOf): Shee
     region,
     date: `${dayInWords(today, today)} ${civil(today).year}`,
     caseNumber,
-    parts: answers.map(({ answer, labels }) => sheetPart(answer, labels, today)),
+    parts: answers.map((one) => sheetPart(one, today)),
   };
 }
 

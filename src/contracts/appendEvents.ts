@@ -47,6 +47,15 @@ function wordsProblem(plant: CasePlant, event: SentEvent['event']): Problem | nu
   };
 }
 
+/** Events that make a list of the plan longer. */
+const GROWS: readonly SentEvent['event']['kind'][] = [
+  'step-done',
+  'label-read',
+  'event-seen',
+  'own-step-added',
+  'step-left-out',
+];
+
 function plantProblem(plant: CasePlant, event: SentEvent['event']): Problem | null {
   const { answers, plan } = plant;
   if (event.kind === 'answer-given') {
@@ -54,8 +63,14 @@ function plantProblem(plant: CasePlant, event: SentEvent['event']): Problem | nu
     if (!known && answers.length >= MAX_ANSWERS)
       return tooMany('answer', 'answers', 'Take one back first.');
   }
-  const lists = [plan.done, Object.keys(plan.labels), Object.keys(plan.seen)];
-  const grows = ['step-done', 'label-read', 'event-seen'].includes(event.kind);
+  const lists = [
+    plan.done,
+    Object.keys(plan.labels),
+    Object.keys(plan.seen),
+    plan.own,
+    plan.leftOut,
+  ];
+  const grows = GROWS.includes(event.kind);
   if (grows && lists.some(({ length }) => length >= MAX_PLAN_ENTRIES))
     return tooMany('plan', 'entries in its plan', 'Take one back first.');
   return wordsProblem(plant, event);

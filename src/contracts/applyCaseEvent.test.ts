@@ -97,6 +97,22 @@ describe('the plan of a plant', () => {
     expect(planAfter(done, done)).toMatchObject({ done: [{ step: 'soap', on: '2026-06-13' }] });
     expect(planAfter(done, { ...done, kind: 'step-undone' })).toEqual(NO_PLAN);
   });
+  it('keeps own steps once, what was left out once, and the last order', () => {
+    const step = { id: 'own-1', text: 'Ring the neighbor.', on: null };
+    const added: CaseEvent = { kind: 'own-step-added', plantId, step };
+    const left: CaseEvent = { kind: 'step-left-out', plantId, step: 'soap' };
+    expect(planAfter(added, added, left, left)).toMatchObject({ own: [step], leftOut: ['soap'] });
+    expect(
+      planAfter(
+        added,
+        left,
+        { kind: 'steps-ordered', plantId, order: ['b', 'a'] },
+        { kind: 'steps-ordered', plantId, order: ['a', 'b'] },
+        { kind: 'own-step-removed', plantId, step: 'own-1' },
+        { kind: 'step-taken-in', plantId, step: 'soap' },
+      ),
+    ).toEqual({ ...NO_PLAN, order: ['a', 'b'] });
+  });
   it('keeps labels, the harvest, events and the dates that were told', () => {
     const label = { daysToHarvest: 7, reentryHours: 4, mostPerYear: 3, everyDays: null, text: '' };
     const dates = [{ step: 'soap', number: 1, on: '2026-06-15' }];
@@ -108,6 +124,7 @@ describe('the plan of a plant', () => {
         { kind: 'dates-kept', plantId, dates },
       ),
     ).toEqual({
+      ...NO_PLAN,
       harvest: '2026-08-01',
       labels: { soap: label },
       done: [],

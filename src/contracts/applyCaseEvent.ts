@@ -183,6 +183,28 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
         ...plan,
         given: [...plan.given, event.sheet].slice(-MAX_GIVEN),
       }));
+    case 'own-step-added':
+      return changePlan(record, event.plantId, (plan) => ({
+        ...plan,
+        own: [...plan.own.filter(({ id }) => id !== event.step.id), event.step],
+      }));
+    case 'own-step-removed':
+      return changePlan(record, event.plantId, (plan) => ({
+        ...plan,
+        own: plan.own.filter(({ id }) => id !== event.step),
+      }));
+    case 'step-left-out':
+      return changePlan(record, event.plantId, (plan) => ({
+        ...plan,
+        leftOut: [...plan.leftOut.filter((one) => one !== event.step), event.step],
+      }));
+    case 'step-taken-in':
+      return changePlan(record, event.plantId, (plan) => ({
+        ...plan,
+        leftOut: plan.leftOut.filter((one) => one !== event.step),
+      }));
+    case 'steps-ordered':
+      return changePlan(record, event.plantId, (plan) => ({ ...plan, order: event.order }));
     case 'event-seen':
       return changePlan(record, event.plantId, (plan) => ({
         ...plan,

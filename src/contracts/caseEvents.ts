@@ -11,6 +11,7 @@ import {
   MAX_CONTACT,
   MAX_NAME,
   outcomeSchema,
+  ownStepSchema,
   conflictSchema,
 } from './cases.ts';
 import { isoDateSchema, MAX_CHARACTERS, placeSchema } from './consult.ts';
@@ -78,6 +79,15 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
     plantId,
     event: idSchema,
     on: isoDateSchema.nullable(),
+  }),
+  z.strictObject({ kind: z.literal('own-step-added'), plantId, step: ownStepSchema }),
+  z.strictObject({ kind: z.literal('own-step-removed'), plantId, step: idSchema }),
+  z.strictObject({ kind: z.literal('step-left-out'), plantId, step: idSchema }),
+  z.strictObject({ kind: z.literal('step-taken-in'), plantId, step: idSchema }),
+  z.strictObject({
+    kind: z.literal('steps-ordered'),
+    plantId,
+    order: z.array(idSchema).max(200),
   }),
   z.strictObject({ kind: z.literal('sheet-given'), plantId, sheet: givenSheetSchema }),
   z.strictObject({ kind: z.literal('plant-added'), plantId }),

@@ -47,6 +47,16 @@ export type StoredLabel = z.infer<typeof labelFactsSchema>;
 /** A step that was done, or is to be done, on a day. */
 export const stepDaySchema = z.strictObject({ step: idSchema, on: isoDateSchema });
 
+/** Longest step that an advisor adds, in characters. */
+export const MAX_OWN_STEP = 400;
+/** A step that the advisor added to a plan; `on` null where it has no day. */
+export const ownStepSchema = z.strictObject({
+  id: idSchema,
+  text: textSchema(MAX_OWN_STEP).min(1),
+  on: isoDateSchema.nullable(),
+});
+export type OwnStep = z.infer<typeof ownStepSchema>;
+
 /** Dates that were told, with the number of the application. */
 export const storedDateSchema = stepDaySchema.extend({ number: z.number().int().min(1).max(99) });
 
@@ -74,6 +84,12 @@ export const casePlanSchema = z.strictObject({
   seen: z.record(textSchema(80), isoDateSchema).default({}),
   /** Sheets that were given, the newest last. */
   given: z.array(givenSheetSchema).default([]),
+  /** Steps that the advisor added. */
+  own: z.array(ownStepSchema).default([]),
+  /** Steps of the advice that the advisor left out. */
+  leftOut: z.array(idSchema).default([]),
+  /** Steps in the advisor's order; empty for that of the advice. */
+  order: z.array(idSchema).default([]),
 });
 export type CasePlan = z.infer<typeof casePlanSchema>;
 
@@ -85,6 +101,9 @@ export const NO_PLAN: CasePlan = {
   kept: [],
   seen: {},
   given: [],
+  own: [],
+  leftOut: [],
+  order: [],
 };
 
 /**

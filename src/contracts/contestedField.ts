@@ -69,6 +69,11 @@ export function fieldsSet(event: LoggedEvent | CaseEvent): readonly SetField[] {
     case 'closing-answer-stored':
     case 'step-done':
     case 'step-undone':
+    case 'own-step-added':
+    case 'own-step-removed':
+    case 'step-left-out':
+    case 'step-taken-in':
+    case 'steps-ordered':
     case 'sheet-given':
     case 'plant-added':
     case 'conflict-settled':

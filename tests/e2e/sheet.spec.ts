@@ -55,3 +55,31 @@ test('on paper stands the sheet alone, in black on white', async ({ page }) => {
   await expect(printed).toContainText('Larkspur Quay Plant Clinic');
   await expect(printed.getByRole('article')).toHaveCSS('color', 'rgb(0, 0, 0)');
 });
+
+test('a plan is changed: moved, left out, added to; the sheet and its print say so', async ({
+  page,
+}) => {
+  await newCase(page, 'Brown bumps on the stems of my ficus indoors, sticky leaves');
+  const advice = page.getByRole('region', { name: 'Advice so far' });
+  await advice.getByRole('button', { name: 'Change the plan' }).click();
+  await advice.getByRole('button', { name: /^Leave out: Spray insecticidal soap/ }).click();
+  await expect(advice.getByText('Left out by us')).toBeVisible();
+  await advice
+    .getByRole('textbox', { name: 'A step of our own' })
+    .fill('Bring us a twig in a bag.');
+  await advice.getByRole('button', { name: 'Add the step' }).click();
+  await advice.getByRole('button', { name: 'Move up: Bring us a twig in a bag.' }).click();
+  await noViolations(page);
+  await page.getByText('Saved', { exact: true }).waitFor();
+  await page.reload();
+  await advice.waitFor();
+  await expect(advice.getByText('Bring us a twig in a bag.')).toBeVisible();
+  await page.keyboard.press('Alt+l');
+  const sheet = page.getByRole('region', { name: 'The sheet to take along' }).getByRole('article');
+  await expect(sheet).toContainText('Bring us a twig in a bag.');
+  await expect(sheet).not.toContainText('Spray insecticidal soap');
+  const pdf = (await page.pdf({ format: 'A4', tagged: true })).toString('latin1');
+  expect(pdf).toContain('/StructTreeRoot');
+  expect(pdf).toMatch(/\/FontFile[23]/);
+  expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)?.length).toBeLessThanOrEqual(2);
+});

@@ -210,9 +210,8 @@ function OpenCase({ record, plant }: OpenCaseProps) {
                 <PanelBoundary name={caseTexts.theAdvice} resetKey={panelKey}>
                   <AdvicePanel
                     answer={answer}
-                    today={plant.date}
                     closed={record.status === 'closed' && plant.closingAnswer !== null}
-                    labels={plant.plan.labels}
+                    plant={plant}
                     onLabel={() => setBeside('label')}
                     onDates={() => setBeside('dates')}
                     onSheet={() => setBeside('sheet')}

@@ -9,6 +9,7 @@ import { CaseNotes } from './CaseNotes.tsx';
 import { CausesPanel } from './CausesPanel.tsx';
 import { HeardPanel } from './HeardPanel.tsx';
 import { OutcomeChip } from './OutcomeChip.tsx';
+import { PlanSteps } from './plan/PlanSteps.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
 
 afterEach(cleanup);
@@ -168,7 +169,7 @@ describe('Causes', () => {
 
 describe('Advice so far', () => {
   it('gives the verdict, the headline and each step with its cautions', () => {
-    const { answer } = opened('there are spots and rings');
+    const { plant, answer } = opened('there are spots and rings');
     const [step] = answer.advice.steps;
     if (!step) throw new Error('no step is advised');
     const careful = { ...step, cautions: ['Wear gloves.'] };
@@ -176,10 +177,9 @@ describe('Advice so far', () => {
     showPanel(
       <AdvicePanel
         answer={{ ...answer, advice }}
-        today="2026-06-13"
+        plant={plant}
         closed={false}
-        labels={{}}
-        onLabel={() => undefined}
+        onLabel={ignore}
         onDates={ignore}
         onSheet={ignore}
       />,
@@ -192,19 +192,62 @@ describe('Advice so far', () => {
   });
 
   it('marks the answer that a case was closed with', () => {
-    const { answer } = opened('there are spots');
+    const { plant, answer } = opened('there are spots');
     showPanel(
       <AdvicePanel
         answer={answer}
-        today="2026-06-13"
+        plant={plant}
         closed
-        labels={{}}
-        onLabel={() => undefined}
+        onLabel={ignore}
         onDates={ignore}
         onSheet={ignore}
       />,
     );
     expect(screen.getByText(/as answered when the case was closed/)).toBeTruthy();
+  });
+});
+
+describe('Changing the plan', () => {
+  const change = async (press: readonly string[]) => {
+    const { plant, answer, record } = opened('there are spots and rings');
+    const panel = showPanel(
+      <PlanSteps steps={answer.advice.steps} plant={plant} closed={false} />,
+      record,
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'Change the plan' }));
+    for (const name of press) await userEvent.click(screen.getByRole('button', { name }));
+    return { plan: () => panel.record().plants[0]?.plan, steps: answer.advice.steps };
+  };
+
+  it('adds a step of the advisor’s own, and not an empty one', async () => {
+    const { plan } = await change([]);
+    const add = screen.getByRole('button', { name: 'Add the step' });
+    expect(add.hasAttribute('data-disabled')).toBe(true);
+    await userEvent.type(screen.getByRole('textbox', { name: 'A step of our own' }), 'Ring me.');
+    await userEvent.click(add);
+    expect(plan()?.own).toMatchObject([{ text: 'Ring me.', on: null }]);
+  });
+
+  it('leaves a step out', async () => {
+    const { plan, steps } = await change([]);
+    const [first] = steps;
+    await userEvent.click(screen.getByRole('button', { name: `Leave out: ${first?.text ?? ''}` }));
+    expect(plan()?.leftOut).toEqual([first?.id]);
+  });
+
+  it('moves a step', async () => {
+    const { plan, steps } = await change([]);
+    const [first] = steps;
+    await userEvent.click(screen.getByRole('button', { name: `Move down: ${first?.text ?? ''}` }));
+    const order = steps.map(({ id }) => id);
+    const moved = order.length > 1 ? [order[1], order[0], ...order.slice(2)] : order;
+    expect(plan()?.order).toEqual(moved);
+  });
+
+  it('shows a closed plan without the means to change it', () => {
+    const { plant, answer } = opened('there are spots');
+    showPanel(<PlanSteps steps={answer.advice.steps} plant={plant} closed />);
+    expect(screen.queryByRole('button', { name: 'Change the plan' })).toBeNull();
   });
 });
 

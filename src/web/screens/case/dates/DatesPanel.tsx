@@ -100,7 +100,7 @@ function Dated({ caseId, plant, answer, schedule }: DatedProps) {
         </Button>
         <CalendarButton
           fileName="plan.ics"
-          make={() => planCalendar(`${caseId}-${plant.id}`, answer.advice, schedule)}
+          make={() => planCalendar(`${caseId}-${plant.id}`, answer.advice, schedule, plan.own)}
         />
       </Bar>
       <Quietly>{datesTexts.legend}</Quietly>

@@ -39,7 +39,7 @@ const advice = {
 
 /** Read by a parser of another hand. */
 function readBack(steps: readonly StepSchedule[]): string[] {
-  const file = planCalendar('case-1', advice, { steps });
+  const file = planCalendar('case-1', advice, { steps }, []);
   if (!file.ok) throw new Error(file.error);
   return ICAL.Component.fromString(file.value)
     .getAllSubcomponents('vevent')
@@ -68,13 +68,24 @@ it('writes a step that is done once in its window as the rest of the window', ()
 
 it('keeps the name of an entry when its date changes, so that a calendar moves it', () => {
   const uids = (on: string): string[] => {
-    const file = planCalendar('case-1', advice, {
-      steps: [step('soap', { list: [application(1, on)] })],
-    });
+    const steps = [step('soap', { list: [application(1, on)] })];
+    const file = planCalendar('case-1', advice, { steps }, []);
     return file.ok ? (file.value.match(/UID:.*/g) ?? []) : [];
   };
   expect(uids('2026-06-13')).toEqual(uids('2026-06-15'));
   expect(uids('2026-06-13')).toHaveLength(2);
+});
+
+it('writes a step of the advisor that has a day, and none that has not', () => {
+  const own = [
+    { id: 'own-1', text: 'Ring the neighbor.', on: '2026-06-20' },
+    { id: 'own-2', text: 'Think about a hedge.', on: null },
+  ];
+  const file = planCalendar('case-1', advice, { steps: [] }, own);
+  const text = file.ok ? file.value : '';
+  expect(text).toContain('SUMMARY:Ring the neighbor.');
+  expect(text).toContain('20260620');
+  expect(text).not.toContain('hedge');
 });
 
 it('cuts long titles', () => {

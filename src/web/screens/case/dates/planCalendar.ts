@@ -1,4 +1,5 @@
 import { datesTexts } from '../../../texts/datesTexts.ts';
+import type { CasePlan, OwnStep } from '../../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../../contracts/consult.ts';
 import type { Result } from '../../../../core/util/result.ts';
 import { parseDay, type Day } from '../../../../core/timing/calendar.ts';
@@ -32,11 +33,28 @@ function entriesOf(step: StepSchedule, text: string, key: string): readonly Cale
   }));
 }
 
+/** A step of the advisor's own, where it has a day. */
+function ownEntry({ id, text, on }: OwnStep, caseKey: string): readonly CalendarEntry[] {
+  const day = on === null ? null : parseDay(on);
+  if (!day?.ok) return [];
+  const { value } = day;
+  return [
+    {
+      key: `${caseKey}-${id}`,
+      title: titleOfStep(text),
+      from: value,
+      to: value,
+      description: text,
+    },
+  ];
+}
+
 /** The dates of one plan with the day to look again, as an iCalendar file. */
 export function planCalendar(
   caseKey: string,
   advice: Pick<Advice, 'steps' | 'lookAgain'>,
   schedule: Pick<Schedule, 'steps'>,
+  own: CasePlan['own'],
 ): Result<string, string> {
   const textOf = new Map(
     advice.steps.map(({ id, text, amount }) => [id, amount ? `${text} (${amount.text})` : text]),
@@ -52,5 +70,6 @@ export function planCalendar(
     to: on,
     description: datesTexts.isItBetter,
   });
-  return calendarFile(again.ok ? [...steps, look(again.value)] : steps);
+  const all = [...steps, ...own.flatMap((step) => ownEntry(step, caseKey))];
+  return calendarFile(again.ok ? [...all, look(again.value)] : all);
 }

@@ -148,7 +148,12 @@ function useCalendar(plant: CasePlant, answer: ConsultResponse | null) {
   const schedule = useSchedule(plant);
   if (schedule.kind !== 'ready' || !answer)
     return { isReady: schedule.kind !== 'working', text: null };
-  const file = planCalendar(`${caseId}-${plant.id}`, answer.advice, schedule.schedule);
+  const file = planCalendar(
+    `${caseId}-${plant.id}`,
+    answer.advice,
+    schedule.schedule,
+    plant.plan.own,
+  );
   return { isReady: true, text: file.ok ? file.value : null };
 }
 

@@ -58,6 +58,25 @@ const Steps = styled.ol`
     font-weight: 700;
   }
 `;
+const Month = styled.table`
+  border-collapse: collapse;
+  break-inside: avoid;
+  & th,
+  & td {
+    padding: 2px 8px;
+    border: 1px solid #999999;
+    font-weight: 400;
+    text-align: left;
+  }
+  & td {
+    min-width: 3.6em;
+    font-weight: 700;
+  }
+  & small {
+    display: block;
+    font-weight: 400;
+  }
+`;
 const Plain = styled.ul`
   padding-left: 1.1em;
   list-style: disc;
@@ -73,6 +92,41 @@ function Lines({ title, lines }: { readonly title: string; readonly lines: reado
           <li key={line}>{line}</li>
         ))}
       </Plain>
+    </>
+  );
+}
+
+/** The next weeks as a small calendar: the numbers are those of the steps. */
+function Weeks({ weeks }: { readonly weeks: SheetPart['calendar'] }) {
+  if (weeks.length === 0) return null;
+  return (
+    <>
+      <h4>{sheetWords.calendar}</h4>
+      <Month>
+        <thead>
+          <tr>
+            <th scope="col">{sheetWords.week}</th>
+            {sheetWords.weekdays.map((name) => (
+              <th key={name} scope="col">
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {weeks.map(({ from, days }) => (
+            <tr key={from}>
+              <th scope="row">{from}</th>
+              {days.map(({ day, dayOfMonth, steps, look, past }) => (
+                <td key={day}>
+                  <small>{past ? '' : dayOfMonth}</small>
+                  {[...steps.map(String), ...(look ? [sheetWords.look] : [])].join(', ')}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Month>
     </>
   );
 }
@@ -96,9 +150,11 @@ function Part({ part }: { readonly part: SheetPart }) {
       )}
       {part.steps.length > 0 && <h4>{sheetWords.steps}</h4>}
       <Steps>
-        {part.steps.map(({ id, when, text, amount, label, mind }) => (
+        {part.steps.map(({ id, when, text, amount, label, mind }, i) => (
           <li key={id}>
-            <time>{when}</time>
+            <time>
+              {i + 1}. {when}
+            </time>
             <div>
               {text}
               {amount !== null && (
@@ -120,6 +176,7 @@ function Part({ part }: { readonly part: SheetPart }) {
           </li>
         ))}
       </Steps>
+      <Weeks weeks={part.calendar} />
       <Lines title={sheetWords.doNot} lines={part.doNot} />
       <Lines title={sheetWords.callIn} lines={part.callIn} />
       <Lines title={sheetWords.expect} lines={part.expect === null ? [] : [part.expect]} />
