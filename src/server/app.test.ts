@@ -272,7 +272,7 @@ describe('the dates of a plan', () => {
     const { id } = await open();
     const older = {
       harvest: null,
-      labels: { soap: { daysToHarvest: 3, mostPerYear: 2, everyDays: null, text: '' } },
+      labels: { soap: { daysToHarvest: 3, mostPerYear: 2 } },
       done: [],
       kept: [],
     };
@@ -285,7 +285,38 @@ describe('the dates of a plan', () => {
       daysToHarvest: 3,
       reentryHours: null,
       mostPerYear: 2,
+      everyDays: null,
+      text: '',
     });
+    expect(plant?.plan).toMatchObject({ own: [], leftOut: [], order: [] });
+  });
+});
+
+describe('labels of the clinic', () => {
+  const id = '7d9f0a52-1111-4222-8333-444455556666';
+  const label = { id, name: 'Soap from the shed', text: 'Soap. CAUTION. For aphids.' };
+  const post = (path: string, body: object) =>
+    request(app).post(`/api/clinic/labels${path}`).send(body);
+
+  it('are kept once by their id, written anew, listed and removed', async () => {
+    await post('', label);
+    const again = await post('', { ...label, name: 'Soap' });
+    expect(again.body).toEqual({ labels: [{ ...label, name: 'Soap' }] });
+    expect((await request(app).get('/api/clinic/labels')).body).toEqual(again.body);
+    const removed = await post('/remove', { id });
+    expect(removed.body).toEqual({ labels: [] });
+    expect((await post('/remove', { id })).status).toBe(200);
+  });
+
+  it.each([
+    ['without a name', { ...label, name: '' }],
+    ['without words', { ...label, text: '' }],
+    ['with more words than are kept', { ...label, text: 'x'.repeat(4001) }],
+    ['with no id', { name: 'Soap', text: 'Soap.' }],
+  ])('refuse one %s', async (_name, body) => {
+    const refused = await post('', body);
+    expect(refused.status).toBe(422);
+    expect(refused.body.error.cure).not.toBe('');
   });
 });
 

@@ -38,6 +38,8 @@ const BODIES: Readonly<Record<string, () => unknown>> = {
     answers: [{ finding: 'leaf-drop', value: false, sure: 0.8 }],
   }),
   '/api/clinic/learning': () => ({ learning: true }),
+  '/api/clinic/labels': () => ({ id: newId(), name: 'Soap', text: 'Soap. CAUTION. For aphids.' }),
+  '/api/clinic/labels/remove': () => ({ id: newId() }),
   '/api/weather': () => ({ csv: 'date,min_c,max_c,rain_mm\n2026-06-01,8,18,0\n' }),
 };
 const READS = [
@@ -48,6 +50,7 @@ const READS = [
   '/api/cases/ID/events?after=0',
   '/api/clinic',
   '/api/clinic/experience',
+  '/api/clinic/labels',
   '/api/clinic/phrases',
   '/api/weather',
   '/api/live',
