@@ -2,7 +2,7 @@ import { indexAt } from '../util/entryAt.ts';
 import type { Cause } from '../schema/cause.ts';
 
 /** How much likelier a pair is when one cause invites the other. */
-const LINKED_PAIR_FACTOR = 6;
+export const LINKED_PAIR_FACTOR = 6;
 
 /** Up to these every pair is weighed; beyond them ("some tree") only linked ones, to keep an answer quick. */
 const MAX_CAUSES_FOR_ALL_PAIRS = 260;

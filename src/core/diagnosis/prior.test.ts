@@ -51,7 +51,16 @@ function plainly({ weights }: WeighedHost, pairs: Pairs): readonly number[] {
   );
   const sumOf = (list: readonly number[]): number => list.reduce((sum, one) => sum + one, 0);
   const [ofSingles, ofPairs] = [sumOf([...weights]), sumOf(pairWeights)];
-  const pairShare = ofPairs > 0 ? 0.14 : 0;
+  // Every pair of the causes, whether it is weighed or not; one that invites the other counts six times.
+  let ofAll = 0;
+  causes.forEach((one, i) => {
+    causes.slice(i + 1).forEach((other, k) => {
+      const invited = [...one.leadsTo, ...other.leadsTo];
+      const factor = invited.includes(one.id) || invited.includes(other.id) ? 6 : 1;
+      ofAll += factor * (weights[i] ?? 0) * (weights[i + 1 + k] ?? 0);
+    });
+  });
+  const pairShare = ofPairs > 0 ? (0.14 * ofPairs) / ofAll : 0;
   const singleShare = ofSingles > 0 ? 0.88 - pairShare : 0;
   const whole = 0.12 + singleShare + pairShare;
   return [

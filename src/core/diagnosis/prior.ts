@@ -1,6 +1,6 @@
 import { addAt, entryAt, indexAt, numberAt } from '../util/entryAt.ts';
 import { sum, tabulate } from '../util/maths.ts';
-import type { Pairs } from './pairs.ts';
+import { LINKED_PAIR_FACTOR, type Pairs } from './pairs.ts';
 
 /** Prior shares of the kinds of hypothesis; our own estimates, near "about one question in five is no problem". */
 const PRIOR_SHARES = { nothingWrong: 0.08, notInLibrary: 0.04, pairs: 0.14 } as const;
@@ -53,12 +53,25 @@ interface Host extends WeighedHost {
   readonly sums: Float64Array;
 }
 
+/**
+ * Share of the pairs that are weighed among all pairs of the causes: where only linked ones are, they are no likelier than
+ * they would be beside the others. 0 where there is no pair.
+ */
+function shareWeighed(weights: Float64Array, pairTotal: number, { all }: Pairs): number {
+  if (pairTotal === 0) return 0;
+  if (all) return 1;
+  const total = sum(weights);
+  const squares = weights.reduce((squared, weight) => squared + weight ** 2, 0);
+  const linkedOnce = pairTotal / LINKED_PAIR_FACTOR;
+  return pairTotal / ((total ** 2 - squares) / 2 - linkedOnce + pairTotal);
+}
+
 function scaled({ probability, weights }: WeighedHost, pairs: Pairs): Host {
   const sums = pairSums(weights, pairs);
   const pairTotal = sum(sums) / 2;
   const singleTotal = sum(weights);
   const { nothingWrong, notInLibrary } = PRIOR_SHARES;
-  const pairShare = pairTotal > 0 ? PRIOR_SHARES.pairs : 0;
+  const pairShare = PRIOR_SHARES.pairs * shareWeighed(weights, pairTotal, pairs);
   const singleShare = singleTotal > 0 ? 1 - nothingWrong - notInLibrary - pairShare : 0;
   const whole = nothingWrong + notInLibrary + singleShare + pairShare;
   return {
