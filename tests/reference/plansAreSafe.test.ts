@@ -24,5 +24,5 @@ it('keeps every rule of safety in plans drawn over causes, hosts, places, days a
     return violationsOf(answer, body).map((what) => `${seed} ${body.plant} ${what}`);
   });
   expect(broken).toEqual([]);
-  expect(withProducts).toBeGreaterThan(SEEDS.length / 8);
+  expect(withProducts).toBeGreaterThan(SEEDS.length / 10);
 });
