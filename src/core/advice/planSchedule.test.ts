@@ -89,6 +89,14 @@ it('repeats as the library says, and asks for another group of products', () => 
   expect(first([treatmentEntry('prune')]).rotation).toBeNull();
 });
 
+it('repeats as the amount says where the library counts no repeats, and before what is usual', () => {
+  const days = (...ahead: number[]) => ahead.map((one) => day(ADVICE_DAY) + one);
+  const counted = treatmentEntry('scrape', { amount: 'every 10..12 days, 3 times' });
+  expect(first([counted]).list.map(({ on }) => on)).toEqual(days(0, 10, 20));
+  const both = { amount: 'every 5 days, 2 times', repeat: { everyDays: 7, times: 3 } };
+  expect(first([treatmentEntry('spray', both)]).list.map(({ on }) => on)).toEqual(days(0, 5));
+});
+
 describe('open flowers', () => {
   const inFlower = { bloom: '06-10..07-10' };
   const daysOf = (classes: string[], change: Partial<ScheduleWish> = {}) =>

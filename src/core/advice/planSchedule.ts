@@ -1,4 +1,5 @@
 import type { Compiled } from '../library/compile.ts';
+import { repeatIn } from '../schema/amount.ts';
 import type { PlantId } from '../schema/common.ts';
 import {
   scheduleFor,
@@ -23,14 +24,18 @@ export interface PlanSchedule extends Schedule {
 const KILLS_INSECTS = ['insecticide', 'miticide'] as const;
 
 /** A treatment is a spray where the library says how long it must stay dry or how much wind it bears. */
-function plannedStep({ treatment, rule, notBefore }: NonNullable<Step['work']>): PlannedStep {
+function plannedStep(
+  { treatment, rule, notBefore }: NonNullable<Step['work']>,
+  amount: Step['amount'],
+): PlannedStep {
   const { id, limits, repeat, systemic, classes, modeOfAction } = treatment;
   return {
     id,
     rule,
     notBefore,
     limits: limits ?? null,
-    repeat: repeat ?? null,
+    // What a cause says of its own way of using a treatment goes before what is usual.
+    repeat: (amount && repeatIn(amount)) ?? repeat ?? null,
     spray: limits?.rainFreeHours !== undefined || limits?.maxWindKmh !== undefined,
     systemic,
     insecticide: KILLS_INSECTS.some((one) => classes.includes(one)),
@@ -54,7 +59,7 @@ export function planSchedule(
     places: library.places,
     bloom: traits.bloom ?? null,
     indoors: traits.indoors === true,
-    steps: steps.flatMap(({ work }) => (work ? [plannedStep(work)] : [])),
+    steps: steps.flatMap(({ work, amount }) => (work ? [plannedStep(work, amount)] : [])),
   });
   return { ...schedule, food: (traits.edible ?? 'none') !== 'none' };
 }

@@ -1,4 +1,4 @@
-import { amountSchema, firstQuantity, readAmount } from './amount.ts';
+import { repeatIn, amountSchema, firstQuantity, readAmount } from './amount.ts';
 
 const parts = (text: string) => readAmount(text)?.parts ?? null;
 const quantity = (from: number, to: number, unit: string) => ({ from, to, unit });
@@ -27,5 +27,22 @@ describe('an amount of the library', () => {
     const first = (text: string) => firstQuantity(amountSchema.parse(text));
     expect(first('in 2..3 goes, 5..8 cm deep, 3 times')).toEqual(quantity(5, 8, 'cm'));
     expect(first('once a year')).toBeNull();
+  });
+});
+
+describe('how often', () => {
+  it.each([
+    ['every 10..12 days, 4 times', { everyDays: 10, times: 4 }],
+    ['again every 10..12 days, 4 times', { everyDays: 10, times: 4 }],
+    ['every 7 days, for 4..5 weeks; alcohol of 70 %', { everyDays: 7, times: 5 }],
+    ['every 2 weeks, 3..4 times', { everyDays: 14, times: 3 }],
+    ['every 2..3 days', null],
+    ['5..8 cm deep', null],
+    ['every 2 years', null],
+    ['every 2 days, for 12 weeks', null],
+    ['3 times', null],
+  ])('of %j', (text, wanted) => {
+    const amount = readAmount(text);
+    expect(amount && repeatIn(amount)).toEqual(wanted);
   });
 });

@@ -100,3 +100,34 @@ export const amountSchema = z.string().transform((text, context): Amount => {
 /** The first quantity of an amount. Returns null where it has none, as in "once a year at most". */
 export const firstQuantity = ({ parts }: Amount): Quantity | null =>
   parts.find((part) => typeof part !== 'string') ?? null;
+
+const DAYS: Partial<Readonly<Record<AmountUnit, number>>> = { days: 1, weeks: 7 };
+const EVERY = /\b(?:every|again every) $/;
+const FOR = /\bfor $/;
+/** More repeats than this are a habit, not dates of a plan. */
+const MOST_REPEATS = 12;
+
+/**
+ * How often an amount says that a step is done, in days and times: "every 10..12 days, 4 times", "every 7 days, for 4..5
+ * weeks"; the sooner and the fewer where a span is given. Returns null where it names no interval, or no end.
+ */
+export function repeatIn({
+  parts,
+}: Amount): { readonly everyDays: number; readonly times: number } | null {
+  const after = (before: RegExp): Quantity | null => {
+    const at = parts.findIndex((part) => typeof part === 'string' && before.test(part));
+    const next = at === -1 ? undefined : parts[at + 1];
+    return next === undefined || typeof next === 'string' ? null : next;
+  };
+  const every = after(EVERY);
+  const everyDays = every === null ? null : every.from * (DAYS[every.unit] ?? NaN);
+  if (everyDays === null || !(everyDays >= 1)) return null;
+  const counted = parts.find((part) => typeof part !== 'string' && part.unit === 'times');
+  const lasting = after(FOR);
+  const days = lasting === null ? NaN : lasting.from * (DAYS[lasting.unit] ?? NaN);
+  const times =
+    counted !== undefined && typeof counted !== 'string'
+      ? counted.from
+      : Math.floor(days / everyDays) + 1;
+  return times >= 2 && times <= MOST_REPEATS ? { everyDays, times } : null;
+}

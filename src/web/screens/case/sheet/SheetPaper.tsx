@@ -61,9 +61,10 @@ const Steps = styled.ol`
 const Month = styled.table`
   border-collapse: collapse;
   break-inside: avoid;
+  font-size: 0.85em;
   & th,
   & td {
-    padding: 2px 8px;
+    padding: 0 8px;
     border: 1px solid #999999;
     font-weight: 400;
     text-align: left;
@@ -73,7 +74,8 @@ const Month = styled.table`
     font-weight: 700;
   }
   & small {
-    display: block;
+    display: inline-block;
+    min-width: 1.6em;
     font-weight: 400;
   }
 `;
