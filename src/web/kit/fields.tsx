@@ -8,7 +8,7 @@ import {
   RadioGroup,
   TextField,
 } from 'react-aria-components';
-import { styled } from 'styled-components';
+import { css, styled } from 'styled-components';
 import { storableText } from '../../contracts/storableText.ts';
 
 /** The words over a field. */
@@ -18,15 +18,32 @@ export const FieldLabel = styled(Label)`
   color: var(--quiet);
   margin-bottom: 3px;
 `;
-/** The box of one line of text. */
-export const TextBox = styled(Input)`
-  width: 100%;
+const box = css`
   padding: 6px 8px;
   border: 1px solid var(--hairline);
   border-radius: 3px;
   background: var(--surface);
   color: var(--ink);
   font: inherit;
+`;
+/** The box of one line of text. */
+export const TextBox = styled(Input)`
+  width: 100%;
+  ${box}
+`;
+/** One of some words, in a box. */
+export const SelectBox = styled.select`
+  max-width: 260px;
+  ${box}
+`;
+/** Room for words that are read out or pasted. */
+export const Paper = styled.textarea`
+  width: 100%;
+  min-height: 125px;
+  resize: vertical;
+  ${box}
+  padding: 8px 10px;
+  border-left: 3px solid var(--teal);
 `;
 /** A label above its box. */
 export const FieldRow = styled(TextField)`

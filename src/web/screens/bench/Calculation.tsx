@@ -7,9 +7,9 @@ import {
   readFaultText,
   workedText,
 } from '../../../wording/measures.ts';
-import { Blank as BlankBox, Choice, Comes, Fault, Rests, Sentence, Sheet } from './parts.ts';
-import { Button } from '../../kit/Button.tsx';
+import { Blank as BlankBox, Choice, Comes, Fault, Sentence, Sheet } from './parts.ts';
 import { benchTexts } from '../../texts/benchTexts.ts';
+import { RestsOn } from './RestsOn.tsx';
 import { piecesOf, reckon, type Reckoned, type Typed } from './blanks.ts';
 
 const isBlank = (name: string): name is keyof typeof benchTexts.blanks => name in benchTexts.blanks;
@@ -123,15 +123,7 @@ export function Calculation({ calculator, typed, isUs, onType, onStartOver }: Ca
           </div>
         )}
       </Comes>
-      <Rests>
-        <h2>{benchTexts.restsOn}</h2>
-        <p>{words.rests}</p>
-      </Rests>
-      <div>
-        <Button kind="quiet" onPress={onStartOver}>
-          {benchTexts.startOver}
-        </Button>
-      </div>
+      <RestsOn onStartOver={onStartOver}>{words.rests}</RestsOn>
     </Sheet>
   );
 }

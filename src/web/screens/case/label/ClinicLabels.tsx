@@ -6,7 +6,7 @@ import type { Problem } from '../../../../contracts/problem.ts';
 import type { Result } from '../../../../core/util/result.ts';
 import { api } from '../../../api/api.ts';
 import { Button } from '../../../kit/Button.tsx';
-import { Field } from '../../../kit/fields.tsx';
+import { Field, SelectBox } from '../../../kit/fields.tsx';
 import { labelTexts } from '../../../texts/labelTexts.ts';
 
 const Bar = styled.div`
@@ -16,15 +16,6 @@ const Bar = styled.div`
   gap: 6px 12px;
   padding: 8px 0;
   border-top: 1px solid var(--hairline);
-  & select {
-    max-width: 260px;
-    padding: 6px 8px;
-    border: 1px solid var(--hairline);
-    border-radius: 3px;
-    background: var(--surface);
-    color: var(--ink);
-    font: inherit;
-  }
 `;
 
 interface ClinicLabelsProps {
@@ -60,7 +51,7 @@ export function ClinicLabels({ text, onChoose }: ClinicLabelsProps) {
   };
   return (
     <Bar role="group" aria-label={labelTexts.ours}>
-      <select
+      <SelectBox
         aria-label={labelTexts.choose}
         value={chosen}
         onChange={({ target }) => {
@@ -77,7 +68,7 @@ export function ClinicLabels({ text, onChoose }: ClinicLabelsProps) {
             {one.name}
           </option>
         ))}
-      </select>
+      </SelectBox>
       {chosen !== '' && (
         <Button kind="quiet" onPress={() => void remove()}>
           {labelTexts.remove}

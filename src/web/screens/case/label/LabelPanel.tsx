@@ -5,7 +5,7 @@ import { storableText } from '../../../../contracts/storableText.ts';
 import { MAX_LABEL, type CasePlant } from '../../../../contracts/cases.ts';
 import { STAND_MARKS, STAND_WORDS } from '../../../../wording/label.ts';
 import { Button } from '../../../kit/Button.tsx';
-import { CharactersLeft } from '../../../kit/fields.tsx';
+import { CharactersLeft, Paper } from '../../../kit/fields.tsx';
 import { Key } from '../../../kit/Key.tsx';
 import { Notice } from '../../../kit/Notice.tsx';
 import { labelTexts } from '../../../texts/labelTexts.ts';
@@ -16,18 +16,6 @@ import { useLabel } from './useLabel.ts';
 
 const Wide = styled(Column)`
   grid-column: 3 / -1;
-`;
-const Words = styled.textarea`
-  width: 100%;
-  min-height: 130px;
-  padding: 8px 10px;
-  border: 1px solid var(--hairline);
-  border-left: 3px solid var(--teal);
-  border-radius: 3px;
-  background: var(--surface);
-  color: var(--ink);
-  font: inherit;
-  resize: vertical;
 `;
 const Stand = styled.p<{ $stand: LabelAnswer['stand'] }>`
   padding: 10px 0 6px;
@@ -76,7 +64,7 @@ export function LabelPanel({ plant, onClose }: LabelPanelProps) {
           {labelTexts.back} <Key>Alt R</Key>
         </Button>
       </ColumnTitle>
-      <Words
+      <Paper
         aria-label={labelTexts.words}
         placeholder={labelTexts.example}
         maxLength={MAX_LABEL}

@@ -1,20 +1,18 @@
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { styled } from 'styled-components';
-import { editedPlan, movedStep, type PlanStep } from '../../../../application/editedPlan.ts';
-import { MAX_OWN_STEP, type CasePlant, type StoredLabel } from '../../../../contracts/cases.ts';
+import { editedPlan, movedStep } from '../../../../application/editedPlan.ts';
+import type { CasePlant, StoredLabel } from '../../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../../contracts/consult.ts';
-import { newId } from '../../../../contracts/ids.ts';
 import { labelLines } from '../../../../wording/label.ts';
 import { Button } from '../../../kit/Button.tsx';
-import { DateField } from '../../../kit/DateField.tsx';
 import { shortDate } from '../../../kit/dates.ts';
-import { Field } from '../../../kit/fields.tsx';
 import { caseTexts } from '../../../texts/caseTexts.ts';
 import { commonTexts } from '../../../texts/commonTexts.ts';
 import { labelTexts } from '../../../texts/labelTexts.ts';
 import { planTexts } from '../../../texts/planTexts.ts';
 import type { WayBack } from '../../bench/wayBack.ts';
+import { AddStep, Changes } from './ChangePlan.tsx';
 import { useRecordEvent } from '../common/useCase.ts';
 
 type Step = ConsultResponse['advice']['steps'][number];
@@ -63,23 +61,6 @@ const Assumed = styled.span`
   color: var(--quiet);
 `;
 
-const Row = styled.div`
-  grid-column: 2;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 6px;
-`;
-const Add = styled.div`
-  display: grid;
-  grid-template-columns: 1fr auto;
-  align-items: end;
-  gap: 6px 10px;
-  padding: 8px 0;
-  border-top: 1px solid var(--hairline);
-  & > button {
-    justify-self: start;
-  }
-`;
 const Out = styled.div`
   padding: 6px 0;
   border-top: 1px solid var(--hairline);
@@ -172,66 +153,6 @@ function Own({
       </When>
       <div>{step.text}</div>
     </>
-  );
-}
-
-interface ChangesProps {
-  readonly one: PlanStep;
-  readonly plant: CasePlant;
-  readonly onMove: (by: -1 | 1) => void;
-}
-
-function Changes({ one, plant, onMove }: ChangesProps) {
-  const happen = useRecordEvent();
-  const { text } = one.step;
-  const about = { plantId: plant.id, step: one.id };
-  return (
-    <Row>
-      <Button kind="quiet" aria-label={planTexts.up(text)} onPress={() => onMove(-1)}>
-        ↑
-      </Button>
-      <Button kind="quiet" aria-label={planTexts.down(text)} onPress={() => onMove(1)}>
-        ↓
-      </Button>
-      {one.kind === 'own' ? (
-        <Button
-          kind="quiet"
-          aria-label={planTexts.removeOf(text)}
-          onPress={() => void happen({ kind: 'own-step-removed', ...about })}
-        >
-          {planTexts.remove}
-        </Button>
-      ) : (
-        <Button
-          kind="quiet"
-          aria-label={planTexts.leaveOutOf(text)}
-          onPress={() => void happen({ kind: 'step-left-out', ...about })}
-        >
-          {planTexts.leaveOut}
-        </Button>
-      )}
-    </Row>
-  );
-}
-
-function AddStep({ plantId }: { readonly plantId: string }) {
-  const happen = useRecordEvent();
-  const [text, setText] = useState('');
-  const [on, setOn] = useState('');
-  const add = (): void => {
-    const step = { id: `own-${newId()}`, text: text.trim(), on: on === '' ? null : on };
-    if (happen({ kind: 'own-step-added', plantId, step }) !== null) return;
-    setText('');
-    setOn('');
-  };
-  return (
-    <Add>
-      <Field label={planTexts.ours} value={text} onChange={setText} max={MAX_OWN_STEP} />
-      <DateField label={planTexts.on} optional value={on} onChange={setOn} />
-      <Button isDisabled={text.trim() === ''} onPress={add}>
-        {planTexts.add}
-      </Button>
-    </Add>
   );
 }
 
