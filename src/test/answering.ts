@@ -87,6 +87,7 @@ export function about(change: Partial<Answerable> = {}): Answerable {
     context: CONTEXT,
     options: [],
     report: null,
+    sum: null,
     words: '',
     ...change,
   };

@@ -7,7 +7,7 @@ import type { Harm } from '../core/schema/cause.ts';
 import type { Day } from '../core/timing/calendar.ts';
 import { cautionText, likelihoodWords, notDoingText, stepText, whenText } from './advice.ts';
 import { stepAmountText } from './stepAmounts.ts';
-import { workedText } from './measures.ts';
+import { sumText, workedText } from './measures.ts';
 import { reportText } from './report.ts';
 import { quantityText } from './quantities.ts';
 import { midSentence } from './midSentence.ts';
@@ -151,12 +151,14 @@ function replyText(reply: Reply, today: Day): string {
       return `No: ${midSentence(reply.text)}. ${notDoingText(reply.why)}`;
     case 'mix':
       return mixText(reply);
+    case 'sum':
+      return sumText(reply.calculator, reply.results);
     case 'report':
       return reportText(reply.sort, reply.said);
     case 'no-need':
       return `No: nothing that helps against ${midSentence(reply.cause)} calls for ${ACT_WORDS[reply.act]}.`;
     case 'not-first':
-      return `Not first: the plan does without. Where it does not hold: ${list(reply.treatments.map(midSentence))}; the label and local rules decide.`;
+      return `Not first: the plan does without. Where it does not hold: ${list(reply.treatments.map(midSentence))}; the label and local rules decide. ${reply.how}`;
     case 'theory':
       return theoryText(reply);
     default:

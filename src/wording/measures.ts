@@ -371,6 +371,8 @@ const span = (from: number, to: number): string =>
   from === to ? rounded(from).toLocaleString('en-US') : `${rounded(from)} to ${rounded(to)}`;
 
 const SMALL_LITRES = 0.5;
+/** Under a pound people weigh in grams and ounces. */
+const SMALL_KILOGRAMS = 0.45;
 const TABLESPOON_LITRES = 0.01478676;
 const HOUR = 60;
 
@@ -412,12 +414,21 @@ export function workedText({ from, to, dimension }: Worked): string {
       if (to > 0 && to < SMALL_LITRES) return spoons(to);
       break;
     case 'mass':
-      if (to > 0 && to < 1)
+      if (to > 0 && to < SMALL_KILOGRAMS)
         return quantityText({ from: 1000 * from, to: 1000 * to, unit: 'g' }, rounded);
       break;
     default:
   }
   return unit === undefined ? span(from, to) : quantityText({ from, to, unit }, rounded);
+}
+
+/** What a sum comes to, in the words of its calculator. */
+export function sumText(calculator: string, results: readonly Worked[]): string {
+  const gives = MEASURE_WORDS[calculator]?.gives ?? '';
+  return gives.replace(/\{([^}]+)\}/g, (_blank, id: string) => {
+    const one = results.find((each) => each.id === id);
+    return one ? workedText(one) : '';
+  });
 }
 
 /** What a blank of a dimension may hold, as examples. */

@@ -112,6 +112,7 @@ describe('leave to do something', () => {
       const options = ['A', 'B', 'C', 'D'].map((name) => option({ ...cut, name: `Cut ${name}` }));
       expect(reply('may-do', { options }, 'cut')).toEqual({
         code: 'not-first',
+        how: 'Do it.',
         treatments: ['Cut A', 'Cut B', 'Cut C'],
       });
     });

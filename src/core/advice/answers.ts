@@ -1,6 +1,7 @@
 import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Interpreted } from '../measures/report/interpret.ts';
 import type { ReportSort } from '../measures/report/elements.ts';
+import type { SaidSum } from '../measures/saidSum.ts';
 import { asksForStronger, saidMix } from '../measures/label/labelRate.ts';
 import type { Act, Request } from '../language/requests.ts';
 import { HARM } from '../schema/scale.ts';
@@ -41,12 +42,14 @@ export type Reply =
   | { readonly code: 'no'; readonly text: string; readonly why: NotDoingReason }
   /** The label's own rate for the tank that was said, in litres; `tank` null where none was. */
   | { readonly code: 'mix'; readonly rate: number; readonly tank: number | null }
+  /** A sum that was asked for with all its numbers. */
+  | ({ readonly code: 'sum' } & SaidSum)
   /** A test report that was read out. */
   | { readonly code: 'report'; readonly sort: ReportSort; readonly said: Interpreted }
   /** Nothing that helps against the cause calls for it. */
   | { readonly code: 'no-need'; readonly act: Act; readonly cause: string }
   /** It helps against the cause, but the plan does without it; names of the treatments. */
-  | { readonly code: 'not-first'; readonly treatments: readonly string[] }
+  | { readonly code: 'not-first'; readonly treatments: readonly string[]; readonly how: string }
   | TheoryReply
   | {
       readonly code:
@@ -80,6 +83,8 @@ export interface Answerable {
   readonly options: readonly AssessedTreatment[];
   /** The test report that was read out; null without one. */
   readonly report: { readonly sort: ReportSort; readonly said: Interpreted } | null;
+  /** A sum of which all numbers were said; null without one. */
+  readonly sum: SaidSum | null;
   /** The enquirer's words. */
   readonly words: string;
 }
@@ -194,14 +199,18 @@ function mayDo(about: Answerable, request: Request): Reply {
 function outsidePlan({ options, context }: Answerable, act: Act, lead: Lead): Reply {
   const others = options
     .filter(({ candidate }) => isWork(candidate.treatment, candidate.text, act))
-    .map(({ candidate: { treatment }, forbidden, referTo }) => ({
+    .map(({ candidate: { treatment, text }, forbidden, referTo }) => ({
       text: treatment.name,
+      how: text,
       why: forbidden ?? hiddenBy(context.approach, treatment),
       own: referTo.length === 0,
     }));
   const open = others.filter(({ why, own }) => why === null && own);
-  if (open.length > 0)
-    return { code: 'not-first', treatments: open.slice(0, MAX_STEPS).map(({ text }) => text) };
+  const [first] = open;
+  if (first) {
+    const treatments = open.slice(0, MAX_STEPS).map(({ text }) => text);
+    return { code: 'not-first', treatments, how: first.how };
+  }
   for (const { text, why } of others) if (why !== null) return { code: 'no', text, why };
   return { code: 'no-need', act, cause: lead.cause.name };
 }
@@ -323,6 +332,10 @@ function labelReply(request: Request, about: Answerable): Reply | null {
   return mix && { code: 'mix', ...mix };
 }
 
+/** The sum itself where it is asked how much, or how many. */
+const sumReply = ({ kind }: Request, { sum }: Answerable): Reply | null =>
+  sum && kind === 'how-much' ? { code: 'sum', ...sum } : null;
+
 /** Work that a test report decides; a request that names no work asks what to do after the test. */
 const BY_REPORT: readonly (Act | null)[] = ['feed', 'lime', 'compost', null];
 const NOT_BY_REPORT: ReadonlySet<Request['kind']> = new Set(['theory', 'eat', 'safe', 'replace']);
@@ -340,7 +353,8 @@ function reportReply({ kind, act }: Request, { report }: Answerable): Reply | nu
 
 function replyTo(request: Request, about: Answerable): Reply | null {
   const { lead, advice } = about;
-  const byNumbers = labelReply(request, about) ?? reportReply(request, about);
+  const byNumbers =
+    labelReply(request, about) ?? sumReply(request, about) ?? reportReply(request, about);
   if (byNumbers) return byNumbers;
   if (request.kind === 'theory') return theoryIn(about.ranked, saidIn(about, request));
   if (lead && isCareTopic(lead.cause) && advice.verdict !== 'find-out')

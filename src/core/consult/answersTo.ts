@@ -11,6 +11,7 @@ import type { Posterior } from '../diagnosis/posterior.ts';
 import type { Extracted } from '../language/extract.ts';
 import type { Request } from '../language/requests.ts';
 import { overlaps, type Span } from '../language/tokens.ts';
+import type { SaidSum } from '../measures/saidSum.ts';
 import type { SaidReport } from './measured.ts';
 import type { Compiled } from '../library/compile.ts';
 
@@ -27,6 +28,8 @@ interface About extends Reading {
   readonly words: string;
   /** The test report that was read out; null without one. */
   readonly report: SaidReport | null;
+  /** A sum of which all numbers were said; null without one. */
+  readonly sum: SaidSum | null;
   /** The question of care that was asked beside a trouble; null without one. */
   readonly care: CareBeside | null;
 }
@@ -55,7 +58,7 @@ function possibleCauses({ causes }: Network, posterior: Posterior): readonly Pos
 }
 
 function answerableFrom(
-  { library, network, context, words, report }: Omit<About, 'care'>,
+  { library, network, context, words, report, sum }: Omit<About, 'care'>,
   { posterior, advice }: Reading,
 ): Answerable {
   // Nothing is to be done against what is not known in the country, so no request is answered from it.
@@ -68,6 +71,7 @@ function answerableFrom(
     context,
     options: optionsAgainst(library, lead, context),
     words,
+    sum,
     report: report && { sort: report.read.sort, said: report.said },
   };
 }

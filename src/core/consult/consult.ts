@@ -31,6 +31,8 @@ import { keepFor, type Kept } from './kept.ts';
 import { stanceOf, type Stance } from './stance.ts';
 import { jobOf } from './job.ts';
 import { withHeight, saidReport, withReport, withSoilTest, type SaidReport } from './measured.ts';
+import { saidSum } from '../measures/saidSum.ts';
+import { usesUsUnits } from '../language/usUnits.ts';
 import type { Compiled } from '../library/compile.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { Job } from '../advice/forSize.ts';
@@ -305,6 +307,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
       context,
       words: enquiry.words,
       report: urgent === null ? understood.report : null,
+      sum: saidSum(enquiry.words, usesUsUnits(enquiry.place)),
       care: isTrouble ? careBeside(library, network, extracted, context) : null,
     }),
   };

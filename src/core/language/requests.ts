@@ -84,7 +84,7 @@ const INSTEAD = stemSet('instead replace replacement better else');
 const PRODUCT = stemSet('spray use put apply kill treat');
 const ANYTHING = stemSet('anything something');
 const GOOD = stemSet('ok okay safe fine alright right wise good better best worth done need');
-const HELP = stemSet('help hurt');
+const HELP = stemSet('help hurt work');
 
 function some(tokens: readonly Token[], { from, to }: Clause, of: ReadonlySet<string>): boolean {
   for (let i = from; i < to; i++) if (of.has(bare(stemAt(tokens, i)))) return true;
@@ -162,7 +162,11 @@ function ofVerb(tokens: readonly Token[], clause: Clause, i: number): RequestKin
   const rest = { from: i + 1, to: clause.to };
   const [here, next] = [bare(stemAt(tokens, i)), stemAt(tokens, i + 1)];
   const subject = IT.has(next) || MY.has(next) || ME.has(next);
-  if (!subject) return null;
+  // "Does spray help", "will a feed work".
+  if (!subject) {
+    const asks = (DO.has(here) || WILL.has(here)) && some(tokens, rest, HELP);
+    return asks && actIn(tokens, rest) !== null ? 'may-do' : null;
+  }
   if (some(tokens, rest, WHO_IS_SAFE) && some(tokens, rest, SAFE)) return 'safe';
   if (some(tokens, rest, EAT)) return 'eat';
   if (some(tokens, rest, TOO) && IS.has(here)) return 'when';
