@@ -37,6 +37,10 @@ export const CORPUS = {
   furtherSizes: 'heldout/sizes',
   /** Calls from many countries, written before any cause had a range. */
   callsFromCountries: 'heldout/places',
+  /** About what the library lacked: before the entries, and after them in other words. */
+  gaps: ['heldout/gaps', 'heldout/gaps-second'],
+  /** Facts of the trade, with what the answer must say. */
+  trade: 'enquiries/trade',
   careEnquiries: 'enquiries/care',
   troubleEnquiries: 'enquiries/troubles',
 } as const;

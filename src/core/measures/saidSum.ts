@@ -56,7 +56,7 @@ function areasIn(text: string, isUs: boolean): readonly number[] {
 }
 
 function lengthIn(text: string, is: RegExp, dimension: 'length' | 'water'): number | null {
-  const groups = (is.exec(text) ?? []).slice(1).filter((one) => one !== undefined);
+  const groups = (is.exec(text) ?? []).slice(1).filter(Boolean);
   const [amount = '', unit = ''] = groups;
   const number = numberOf(amount);
   if (!Number.isFinite(number)) return null;
