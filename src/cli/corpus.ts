@@ -38,7 +38,7 @@ export const CORPUS = {
   /** Calls from many countries, written before any cause had a range. */
   callsFromCountries: 'heldout/places',
   /** About what the library lacked: before the entries, and after them in other words. */
-  gaps: ['heldout/gaps', 'heldout/gaps-second'],
+  gaps: ['heldout/gaps', 'heldout/gaps-second', 'heldout/gaps-third'],
   /** Facts of the trade, with what the answer must say. */
   trade: 'enquiries/trade',
   careEnquiries: 'enquiries/care',

@@ -50,6 +50,7 @@ const gaps = z.array(z.strictObject({ ...asking, about: z.array(z.string()).min(
 it.each([
   ['what the library lacked', CORPUS.gaps[0], 120, 0.88],
   ['the same in other words', CORPUS.gaps[1], 60, 0.78],
+  ['further questions of care', CORPUS.gaps[2], 40, 0.9],
 ])('leads with the right answer to %s', (_name, file, many, share) => {
   const asked = gaps.parse(parse(corpusText(file)));
   const right = asked.filter((one) => one.about.includes(answerTo(one).causes[0]?.id ?? ''));
