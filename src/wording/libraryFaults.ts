@@ -101,6 +101,8 @@ function qualityText(fault: QualityFault): string {
       return `"${fault.treatment}" names a season in its words; give it a window`;
     case 'no-harm':
       return 'say what harm it does, or under "leave" why it may be left';
+    case 'no-outlook':
+      return 'it does more than slight harm; say under "expect" what will come of it, and by when';
     case 'no-timing':
       return 'give "seen", a stage or a treatment window, or write "timing: none"';
     case 'too-few-causes':

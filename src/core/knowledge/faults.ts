@@ -34,6 +34,7 @@ export type QualityFault =
   | { readonly code: 'not-separated'; readonly other: string }
   | { readonly code: 'season-without-window'; readonly treatment: string }
   | { readonly code: 'no-harm' }
+  | { readonly code: 'no-outlook' }
   | { readonly code: 'no-timing' }
   | { readonly code: 'too-few-causes'; readonly causes: number; readonly least: number }
   | { readonly code: 'no-normal-look' }

@@ -53,6 +53,12 @@ it.each([
     'a harm',
   ],
   [
+    'more than slight harm, and nothing of what to expect',
+    shows('f1', 'f2', 'f3', 'f6'),
+    { harm: { plant: 'moderate' }, expect: undefined },
+    'a expect',
+  ],
+  [
     'words that name a season, without dates',
     shows('f1', 'f2', 'f3', 'f6'),
     { treatments: [{ use: 'sow', effect: 'good' }] },
