@@ -1,10 +1,7 @@
 import { z } from 'zod';
 import { asRead, type KnowledgeIssue } from '../core/knowledge/faults.ts';
-import { checkLibrary } from '../core/knowledge/check.ts';
 import { compileLibrary } from '../core/library/compile.ts';
-import { checkReliedOn } from '../core/knowledge/reliedOn.ts';
 import { UNPUBLISHED } from '../core/schema/source.ts';
-import { checkQuality } from '../core/library/quality.ts';
 import {
   ENTRY_FIELDS,
   readLibrary,
@@ -15,19 +12,12 @@ import { weakestPairs } from '../core/library/separation.ts';
 import { fileNameFor, knowledgeLayout } from '../server/knowledge/knowledgeLayout.ts';
 import { readKnowledgeFiles } from '../server/knowledge/loadLibrary.ts';
 import { issueLine } from '../wording/libraryFaults.ts';
-import { checkReadability } from './readability.ts';
+import { issuesOf } from './libraryIssues.ts';
 
 /** Pairs listed in the report. */
 const PAIRS_SHOWN = 10;
 
 const folder = process.argv[2] ?? 'knowledge';
-
-/** Everything that is wrong; gates of quality are looked at once all references are sound. */
-function issuesOf(read: ReadLibrary): readonly KnowledgeIssue[] {
-  const broken = [...checkLibrary(read), ...checkReliedOn(read.library)];
-  if (broken.length > 0) return broken;
-  return [...checkQuality(read, compileLibrary(read.library)), ...checkReadability(read)];
-}
 
 /** Files that are not in the layout of the library, and entries that belong into another file. */
 function layoutIssues(files: readonly KnowledgeFile[]): readonly KnowledgeIssue[] {

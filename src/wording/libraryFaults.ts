@@ -23,6 +23,8 @@ export function faultText(fault: LibraryFault): string {
       return `"${fault.source}" is neither practice nor judgement nor in sources/`;
     case 'cited-too-early':
       return `"${fault.source}" is older than ${fault.since}, when this was first found: cite a later work, or practice or judgement`;
+    case 'unwritten':
+      return 'nobody has written it yet';
     case 'treatment-twice':
       return `"${fault.treatment}" stands twice; say with only or except of which plants`;
     case 'no-class':

@@ -233,6 +233,23 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
     { id: 't', field: 'text' },
   ],
   [
+    'a text that nobody has written',
+    { 'causes/c.yaml': [{ ...cause, say: 'To be written.' }] },
+    { id: 'c', field: 'say', fault: { code: 'unwritten' } },
+  ],
+  [
+    'a topic of care for no plant, with nothing in it',
+    {
+      'care/a.yaml': [
+        {
+          ...{ id: 'move', name: 'Moving it', hosts: {}, phrases: ['to move'], source: 'practice' },
+          ...{ say: 'Move it in spring.', steps: [{ text: 'To be written.', rung: 'hand' }] },
+        },
+      ],
+    },
+    { id: 'move', field: 'hosts', fault: { code: 'no-host' } },
+  ],
+  [
     'an id that stands twice',
     { 'treatments/t.yaml': [treatment, treatment] },
     { id: 't', field: 'id' },

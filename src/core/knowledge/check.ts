@@ -1,5 +1,6 @@
 import type { KnowledgeIssue, LibraryFault } from './faults.ts';
 import { WORD_MODEL_FILE, type ReadLibrary } from './read.ts';
+import { unwrittenIn } from './unwritten.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { ForKinds } from '../schema/kinds.ts';
 import { LIST } from '../schema/danger.ts';
@@ -320,6 +321,8 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   const known = knownIds(library);
   checkUnique(library, report);
   for (const cause of library.causes) checkCause(cause, known, report);
+  for (const { id, hosts } of library.careTopics)
+    if (Object.keys(hosts).length === 0) report(id, 'hosts', { code: 'no-host' });
   checkFindings(library, known, report);
   checkSources(library, known, report);
   checkStageSources(library, known, report);
@@ -327,6 +330,7 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   checkRates(library, report);
   checkClasses(library, report);
   checkCitations(library, report);
+  for (const [id, field] of unwrittenIn(library)) report(id, field, { code: 'unwritten' });
   checkRanges(library, known, report);
   checkLaws(library, known, report);
   checkDangers(library, report);

@@ -25,6 +25,7 @@ export type EntryFault =
   | { readonly code: 'in-two-looks'; readonly finding: string }
   | { readonly code: 'unused-finding' }
   | { readonly code: 'rate' }
+  | { readonly code: 'unwritten' }
   | { readonly code: 'learned-unknown' };
 
 /** What keeps a sound entry from being good enough. */
