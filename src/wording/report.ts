@@ -91,6 +91,7 @@ export const valueText = (value: number, unit: ReportUnit): string =>
 
 const MATTER_NAMES: Readonly<Record<Matter, string>> = {
   lime: 'ground limestone',
+  'dolomitic-lime': 'dolomitic limestone, which brings magnesium too',
   sulfur: 'sulfur',
   nitrogen: 'nitrogen (the first number on the bag)',
   phosphate: 'phosphate (the second number)',

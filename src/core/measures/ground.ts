@@ -142,11 +142,17 @@ const BUFFER_AT_NEUTRAL = 6.6;
 const GRAMS_OF_TON_AN_ACRE = 224.17;
 
 /**
- * Lime by a laboratory's Mehlich buffer pH: tons to the acre = acidity x (wanted - present) / (6.6 - present), acidity =
- * (6.6 - buffer) x 4, for 20 cm of soil. Source: A. Mehlich, "New buffer pH method for rapid estimation of exchangeable
- * acidity and lime requirement of soils", 1976, recalled. Grams to the square metre, kilograms; fails where the soil
- * needs none; rejects values out of range.
+ * Grams of lime to the square metre by a Mehlich buffer pH of 4 to 6.6: tons to the acre = acidity x (wanted - present) /
+ * (6.6 - present), acidity = (6.6 - buffer) x 4, for 20 cm of soil. Source: A. Mehlich, "New buffer pH method for rapid
+ * estimation of exchangeable acidity and lime requirement of soils", 1976, recalled.
  */
+export function limeRateByBuffer(present: number, buffer: number, wanted: number): number {
+  const acidity = ACIDITY_A_UNIT * (BUFFER_AT_NEUTRAL - buffer);
+  const tons = (acidity * (wanted - present)) / (BUFFER_AT_NEUTRAL - present);
+  return tons * GRAMS_OF_TON_AN_ACRE;
+}
+
+/** Lime by a laboratory's Mehlich buffer pH: grams to the square metre, kilograms; fails where the soil needs none; rejects values out of range. */
 export const limeByBuffer = calculator(
   'lime-by-buffer',
   {
@@ -157,9 +163,7 @@ export const limeByBuffer = calculator(
   },
   ({ present, buffer, wanted, area }) => {
     if (present >= wanted) return { code: 'not-less', input: 'present', than: 'wanted' };
-    const acidity = ACIDITY_A_UNIT * (BUFFER_AT_NEUTRAL - buffer);
-    const tons = (acidity * (wanted - present)) / (BUFFER_AT_NEUTRAL - present);
-    return byRate(tons * GRAMS_OF_TON_AN_ACRE, area, 'lime');
+    return byRate(limeRateByBuffer(present, buffer, wanted), area, 'lime');
   },
 );
 

@@ -1,10 +1,17 @@
-import { goesFor, limeRate, sulfurRate } from '../ground.ts';
+import { goesFor, limeRate, limeRateByBuffer, sulfurRate } from '../ground.ts';
 import { levelOf, needsMethod, type Element, type Level, type SoilMethod } from './elements.ts';
 import type { ReadReport } from './readReport.ts';
 
 /** What is given to the ground after a test. */
 export type Matter =
-  'lime' | 'sulfur' | 'nitrogen' | 'phosphate' | 'potash' | 'magnesium-sulfate' | 'compost';
+  | 'lime'
+  | 'dolomitic-lime'
+  | 'sulfur'
+  | 'nitrogen'
+  | 'phosphate'
+  | 'potash'
+  | 'magnesium-sulfate'
+  | 'compost';
 
 /** How much of it, in grams to the square metre, millimetres deep for compost; the total in kilograms, litres for compost, where the area is known. */
 export interface Need {
@@ -89,23 +96,49 @@ const need = (
   return { matter, from: rounded(from), to: rounded(to), total, goes };
 };
 
-function byAcidity(ph: number, area: number | null, acidLoving: boolean): readonly Need[] {
-  const wanted = acidLoving ? WANTED.acidLoving : WANTED.most;
-  if (Math.abs(ph - wanted) < CLOSE) return [];
-  const matter = ph < wanted ? 'lime' : 'sulfur';
-  const rate = matter === 'lime' ? limeRate(ph, wanted, 'loam') : sulfurRate(ph, wanted, 'loam');
-  // Only plants that want an acid soil are worth souring it for.
-  if (matter === 'sulfur' && !acidLoving && ph < LOCKS.alkaline.above) return [];
-  return [need(matter, [rate, rate], area, goesFor(rate, matter))];
+/** What a soil shows of how it is to be limed. */
+interface Acidity {
+  readonly ph: number;
+  /** Buffer pH by Mehlich; null where it is not known, or another buffer was used. */
+  readonly buffer: number | null;
+  readonly shortOfMagnesium: boolean;
 }
 
-function soilNeeds(
-  levels: ReadonlyMap<string, Level | null>,
-  ph: number | null,
+const HIGHEST_BUFFER = 6.6;
+
+function byAcidity(
+  { ph, buffer, shortOfMagnesium }: Acidity,
   area: number | null,
   acidLoving: boolean,
 ): readonly Need[] {
-  const needs: Need[] = ph === null ? [] : [...byAcidity(ph, area, acidLoving)];
+  const wanted = acidLoving ? WANTED.acidLoving : WANTED.most;
+  if (Math.abs(ph - wanted) < CLOSE) return [];
+  if (ph < wanted) {
+    const rate =
+      buffer !== null && buffer < HIGHEST_BUFFER
+        ? limeRateByBuffer(ph, buffer, wanted)
+        : limeRate(ph, wanted, 'loam');
+    const matter = shortOfMagnesium ? 'dolomitic-lime' : 'lime';
+    return [need(matter, [rate, rate], area, goesFor(rate, 'lime'))];
+  }
+  // Only plants that want an acid soil are worth souring it for.
+  if (!acidLoving && ph < LOCKS.alkaline.above) return [];
+  const rate = sulfurRate(ph, wanted, 'loam');
+  return [need('sulfur', [rate, rate], area, goesFor(rate, 'sulfur'))];
+}
+
+const isShort = (level: Level | null | undefined): boolean =>
+  level === 'very-low' || level === 'low';
+
+function soilNeeds(
+  levels: ReadonlyMap<string, Level | null>,
+  { ph, buffer }: { readonly ph: number | null; readonly buffer: number | null },
+  area: number | null,
+  acidLoving: boolean,
+): readonly Need[] {
+  const shortOfMagnesium = isShort(levels.get('magnesium'));
+  const needs: Need[] =
+    ph === null ? [] : [...byAcidity({ ph, buffer, shortOfMagnesium }, area, acidLoving)];
   needs.push(need('nitrogen', NITROGEN, area));
   for (const [element, matter] of [
     ['phosphorus', 'phosphate'],
@@ -115,11 +148,10 @@ function soilNeeds(
     const rate = level ? RATES[matter][level] : undefined;
     if (rate && rate[0] > 0) needs.push(need(matter, rate, area));
   }
-  const magnesium = levels.get('magnesium');
-  if (magnesium === 'very-low' || magnesium === 'low')
+  // Dolomitic lime brings the magnesium along.
+  if (shortOfMagnesium && !needs.some(({ matter }) => matter === 'dolomitic-lime'))
     needs.push(need('magnesium-sulfate', MAGNESIUM_SULFATE, area));
-  const humus = levels.get('organic-matter');
-  if (humus === 'very-low' || humus === 'low') needs.push(need('compost', COMPOST, area));
+  if (isShort(levels.get('organic-matter'))) needs.push(need('compost', COMPOST, area));
   return needs;
 }
 
@@ -154,7 +186,10 @@ export function interpret(report: ReadReport, about: ReportAbout): Interpreted {
     level: levelOf(element, value, method),
   }));
   const levels = new Map(classed.map(({ element, level }) => [element.id, level]));
-  const ph = classed.find(({ element }) => element.id === 'ph')?.value ?? null;
+  const valueOf = (id: string): number | null =>
+    classed.find(({ element }) => element.id === id)?.value ?? null;
+  const ph = valueOf('ph');
+  const buffer = named === 'mehlich-3' ? valueOf('buffer-ph') : null;
   const isSoil = report.sort === 'soil';
   const missing = EXPECTED[report.sort].filter((id) => !levels.has(id));
   return {
@@ -170,7 +205,10 @@ export function interpret(report: ReadReport, about: ReportAbout): Interpreted {
         ? [{ element: id, level }]
         : [],
     ),
-    needs: isSoil && levels.size > 0 ? soilNeeds(levels, ph, about.area, about.acidLoving) : [],
+    needs:
+      isSoil && levels.size > 0
+        ? soilNeeds(levels, { ph, buffer }, about.area, about.acidLoving)
+        : [],
     method:
       isSoil && classed.some(({ element }) => needsMethod(element))
         ? { id: method, assumed: named === null }

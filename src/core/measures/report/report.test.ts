@@ -86,6 +86,23 @@ describe('what it says', () => {
     expect(said.needs[0]).toMatchObject({ from: 350, goes: 2, total: { from: 6.5, to: 6.5 } });
   });
 
+  it('gives dolomitic lime where magnesium is short too, and Epsom salts where no lime is due', () => {
+    const acid = matters(read('pH 5.2, magnesium 20'));
+    expect(acid).toContain('dolomitic-lime');
+    expect(acid).not.toContain('lime');
+    expect(acid).not.toContain('magnesium-sulfate');
+    expect(matters(read('pH 6.5, magnesium 20'))).toContain('magnesium-sulfate');
+  });
+
+  // 1.2 meq to 100 cm3 by the buffer: 1.2 x (6.5 - 5.2) / (6.6 - 5.2) tons to the acre.
+  it('limes by a Mehlich buffer pH, and by the texture where the buffer is not named', () => {
+    const rate = 1.2 * (1.3 / 1.4) * 224.17;
+    const [named] = read('Mehlich 3: pH 5.2, buffer pH 6.3, phosphorus 30').needs;
+    expect(named).toMatchObject({ matter: 'lime', from: Number(rate.toPrecision(2)) });
+    const [unnamed] = read('pH 5.2, buffer pH 6.3').needs;
+    expect(unnamed).toMatchObject({ matter: 'lime', from: 350 });
+  });
+
   it('gives no phosphate where there is far too much, and says so', () => {
     const said = read('soil pH 6.5, phosphorus 210 ppm, potassium 180, organic matter 4');
     expect(matters(said)).not.toContain('phosphate');

@@ -14,6 +14,7 @@ const Bar = styled.div`
   flex-wrap: wrap;
   align-items: end;
   gap: 6px 12px;
+  margin-top: 10px;
   padding: 8px 0;
   border-top: 1px solid var(--hairline);
 `;
