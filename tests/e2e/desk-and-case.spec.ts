@@ -90,6 +90,11 @@ test('the plant, the place and the approach open in place', async ({ page }) => 
   await page.getByRole('searchbox', { name: 'Which plant' }).fill('japan');
   await page.getByRole('option', { name: /Japanese maple/ }).click();
   await expect(page.getByRole('button', { name: 'Plant: Japanese maple. Change' })).toBeVisible();
+  // Enter takes the plant of that name, not the first that holds it.
+  await page.getByRole('button', { name: /^Plant:/ }).click();
+  await page.getByRole('searchbox', { name: 'Which plant' }).pressSequentially('pea');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Plant: Pea. Change' })).toBeVisible();
   await page.getByRole('button', { name: /^Place:/ }).click();
   await page.getByRole('textbox', { name: /^Latitude/ }).fill('95');
   await expect(page.getByText('Latitude is a number from -90 to 90')).toBeVisible();

@@ -1,24 +1,18 @@
 import { commonTexts } from '../texts/commonTexts.ts';
 import { plantTexts } from '../texts/plantTexts.ts';
-import { useEffect, useState } from 'react';
-import {
-  Label,
-  ListBox,
-  ListBoxItem,
-  SearchField,
-  Autocomplete,
-  useFilter,
-} from 'react-aria-components';
+import { useEffect, useMemo, useState } from 'react';
+import { Label, ListBox, ListBoxItem, SearchField, Autocomplete } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { Button } from '../kit/Button.tsx';
 import { TextBox } from '../kit/fields.tsx';
 import { consultant } from '../workers/consultClient.ts';
 import type { PlantChoice } from '../workers/messages.ts';
+import { makePlantSearch, type FoundPlant } from './rankPlants.ts';
 
 const Search = styled(TextBox)`
   margin-top: 6px;
 `;
-const List = styled(ListBox<PlantChoice>)`
+const List = styled(ListBox<FoundPlant>)`
   max-height: 240px;
   overflow: auto;
   margin: 8px 0;
@@ -45,25 +39,27 @@ interface PlantChooserProps {
 /** Finds a plant of the library by its common or scientific name. */
 export function PlantChooser({ back, onChoose }: PlantChooserProps) {
   const [plants, setPlants] = useState<readonly PlantChoice[]>([]);
-  const { contains } = useFilter({ sensitivity: 'base' });
+  const [typed, setTyped] = useState('');
+  const search = useMemo(() => makePlantSearch(plants), [plants]);
+  const found = useMemo(() => search(typed), [search, typed]);
   useEffect(() => {
     consultant.plants().then(setPlants, () => setPlants([]));
   }, []);
   return (
     <>
-      <Autocomplete filter={contains}>
+      <Autocomplete inputValue={typed} onInputChange={setTyped}>
         <SearchField autoFocus>
           <Label>{plantTexts.whichPlant}</Label>
           <Search />
         </SearchField>
         <List
           aria-label={commonTexts.plants}
-          items={plants}
+          items={found}
           renderEmptyState={() => plantTexts.noPlantOfThatName}
         >
-          {({ id, name, scientific }: PlantChoice) => (
-            <Item id={id} textValue={`${name} ${scientific ?? ''}`} onAction={() => onChoose(id)}>
-              {name} <i>{scientific ?? ''}</i>
+          {({ id, name, scientific, by }: FoundPlant) => (
+            <Item id={id} textValue={name} onAction={() => onChoose(id)}>
+              {name} <i>{by ?? scientific ?? ''}</i>
             </Item>
           )}
         </List>

@@ -19,11 +19,14 @@ self.onmessage = ({ data }: MessageEvent<ToWorker>): void => {
       answer = (body) => answerConsult(compiled, consultant, body);
       judge = (query) => answerLabel(compiled, consultant, query);
       schedule = (query) => answerSchedule(compiled, consultant, query);
-      const plants = [...compiled.plants.values()].map(({ id, name, scientific }) => ({
-        id,
-        name,
-        scientific: scientific ?? null,
-      }));
+      const plants = [...compiled.plants.values()].map(
+        ({ id, name, scientific, names, ambiguous }) => ({
+          id,
+          name,
+          scientific: scientific ?? null,
+          names: [...names, ...ambiguous],
+        }),
+      );
       send({ kind: 'ready', plants });
       // Put together while the first words are typed.
       compiled.descriptions();

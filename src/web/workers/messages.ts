@@ -11,6 +11,8 @@ export interface PlantChoice {
   readonly id: string;
   readonly name: string;
   readonly scientific: string | null;
+  /** Other names people use. */
+  readonly names: readonly string[];
 }
 
 /** What the page tells the worker. */
