@@ -58,6 +58,16 @@ it('knows the planned product by its ingredient, and says what was not read', ()
   expect(made.treatment).toBe('soap');
 });
 
+it('never says that a product marked danger simply fits', () => {
+  const signalOf = (word: string) =>
+    judged(`insecticidal soap, kills aphids, ${word}`).points.find(({ code }) => code === 'signal');
+  const stands = ['CAUTION', 'WARNING', 'DANGER'].map((word) => {
+    const point = signalOf(word);
+    return point && standOf(point);
+  });
+  expect(stands).toEqual(['fits', 'fits', 'look']);
+});
+
 it('refuses a product whose label lists other culprits, and asks where none was read', () => {
   const other = judged('soap. Kills beetles. Caution. 5 tablespoons per gallon');
   expect(codes(other)).toContain('pest-not-listed');

@@ -71,8 +71,11 @@ const STANDS: Readonly<Record<LabelPoint['code'], Stand>> = {
 };
 
 /** Where a point leads. */
-export const standOf = (point: LabelPoint): Stand =>
-  point.code === 'ingredient' && !point.helps ? 'look' : STANDS[point.code];
+export function standOf(point: LabelPoint): Stand {
+  const isGrave = point.code === 'signal' && point.signal === 'danger';
+  const isNoHelp = point.code === 'ingredient' && !point.helps;
+  return isGrave || isNoHelp ? 'look' : STANDS[point.code];
+}
 
 /** What the job takes by the label, in litres and grams; null for what cannot be worked out. */
 export interface LabelJob {

@@ -43,7 +43,7 @@ const TEST_WORDS =
 
 const LINK = String.raw`(?:\s*\((?:[^)\n]{1,30})\)|\s*[-,:;=|\t]|\s+(?:is|was|are|of|at|reads?|came|back|in|as|level|levels|only|about|around|just|test(?:ed)?|value|result|says?|shows?|low|high|very|a)\b|\s+)`;
 const UNIT = String.raw`(ppm|mg\/(?:kg|l)|mg per (?:kg|l|liter|litre)|lbs?\.?(?:\/| per | an? | to the )a(?:c|cre)?|pounds (?:per|an|to the) acre|kg\/ha|%|percent|per cent|ds\/m|mmhos?(?:\/cm)?|ms\/cm|[uµ]s\/cm|meq(?:\/(?:l|100 ?g))?|me\/l|cmol(?:\/kg)?)`;
-const NUMBER = String.raw`(\d{1,5}(?:,\d{3})*(?:\.\d{1,3})?)`;
+const NUMBER = String.raw`(\d{1,5}(?:,\d{3})*(?:\.\d{1,3})?|\.\d{1,3})`;
 
 /** Pounds in the plough layer of an acre are taken as two million; kilograms in that of a hectare as 2.24 million. */
 const PPM_IN: readonly (readonly [RegExp, number])[] = [
@@ -61,15 +61,22 @@ const MG_IN_MEQ: Readonly<Record<string, number>> = {
   potassium: 39.1,
 };
 const MEQ = /^(?:meq|me\/l|cmol)/;
+const IN_A_LITER = /\/l$/;
+/** What a soil holds is told to 100 g: ten times as much to the kilogram. */
+const MEQ_OF_SOIL = 10;
 
 /** How much of the element's own unit one of what was said is. Returns null where the unit says nothing here. */
-function factorOf({ id, unit }: Element, said: string): number | null {
+function factorOf({ id, unit }: Element, said: string, sort: ReportSort): number | null {
   const word = said.toLowerCase();
   if (word === '') return 1;
   switch (unit) {
     case 'ppm':
       if (word === '%' || word.startsWith('per')) return 10_000;
-      if (MEQ.test(word)) return MG_IN_MEQ[id] ?? null;
+      if (MEQ.test(word)) {
+        const milligrams = MG_IN_MEQ[id];
+        if (milligrams === undefined) return null;
+        return sort === 'soil' && !IN_A_LITER.test(word) ? MEQ_OF_SOIL * milligrams : milligrams;
+      }
       return PPM_IN.find(([is]) => is.test(word))?.[1] ?? null;
     case '%':
       if (/^(%|per ?cent)/.test(word)) return 1;
@@ -84,12 +91,9 @@ function factorOf({ id, unit }: Element, said: string): number | null {
   }
 }
 
-/** Short names such as "P" and "K" are names of elements only where they are written so. */
-const alternatives = ({ is }: Element): string => is.source;
-
 function pattern(one: Element): RegExp {
   return new RegExp(
-    String.raw`(?<![\w-])(${alternatives(one)})(?![\w])(?:${LINK}){1,4}${NUMBER}[\s,;|\t]{0,3}${UNIT}?(?![\w.]*\d|[-/]\d)`,
+    String.raw`(?<![\w-])(${one.is.source})(?![\w])(?:${LINK}){1,4}${NUMBER}[\s,;|\t]{0,3}${UNIT}?(?![\w.]*\d|[-/]\d)`,
     'gi',
   );
 }
@@ -106,12 +110,17 @@ const isWritten = (name: string): boolean =>
 
 const numberIn = (said: string): number => Number(said.replaceAll(',', ''));
 
-function readElement(text: string, one: Element, is: RegExp, isFree: (span: Span) => boolean) {
+interface ReadAs {
+  readonly sort: ReportSort;
+  readonly isFree: (span: Span) => boolean;
+}
+
+function readElement(text: string, one: Element, is: RegExp, { sort, isFree }: ReadAs) {
   for (const match of text.matchAll(is)) {
     const [whole, name = '', digits = '', unit = ''] = match;
     const span = { start: match.index, end: match.index + whole.trimEnd().length };
     if (!isWritten(name) || !isFree(span)) continue;
-    const factor = factorOf(one, unit);
+    const factor = factorOf(one, unit, sort);
     const value = factor === null ? NaN : numberIn(digits) * factor;
     return { element: one, value, span, said: `${digits} ${unit}`.trim(), factor };
   }
@@ -126,7 +135,7 @@ function readAs(text: string, sort: ReportSort): Pick<ReadReport, 'readings' | '
   const isFree = ({ start, end }: Span): boolean =>
     !taken.some((one) => start < one.end && end > one.start);
   for (const [element, is] of PATTERNS[sort]) {
-    const found = readElement(text, element, is, isFree);
+    const found = readElement(text, element, is, { sort, isFree });
     if (!found) continue;
     taken.push(found.span);
     const [least, most] = element.range;

@@ -27,6 +27,17 @@ describe('reading', () => {
     for (const [id, value] of Object.entries(wanted)) expect(read[id]).toBeCloseTo(value, 6);
   });
 
+  // A soil's exchangeable cations: 1 meq to 100 g, or 1 cmol to the kilogram, is 10 meq to the kilogram.
+  it.each([
+    'Soil test: K 0.3 meq/100 g, Ca 6 cmol/kg, Mg 1.2 meq',
+    'K .3 meq/100g; Ca 6 meq/100g; Mg 1.2 cmol/kg',
+  ])('turns milliequivalents of a soil into parts per million: %s', (text) => {
+    const read = values(text);
+    expect(read['potassium']).toBeCloseTo(117.3, 6);
+    expect(read['calcium']).toBeCloseTo(1202.4, 6);
+    expect(read['magnesium']).toBeCloseTo(145.8, 6);
+  });
+
   it('turns milliequivalents and microsiemens of water into its own units (atomic weights, IUPAC 2021)', () => {
     const read = values('Irrigation water: EC 1500 uS/cm, sodium 4 meq/L, chloride 2 meq/L');
     expect(read['salts']).toBeCloseTo(1.5, 9);
