@@ -12,9 +12,14 @@ export interface SaidMix {
 const SPOON = String.raw`(tbsp|tablespoons?|tsp|teaspoons?|fl\.? ?oz|fluid ounces?|oz|ounces?|ml|millilit(?:er|re)s?|cups?)`;
 const BULK = String.raw`(gal(?:lon)?s?|lit(?:er|re)s?|l|quarts?|qts?)`;
 const RATE = new RegExp(
-  String.raw`(${NUMBER}) ?${SPOON}\b (?:of \w+ )?(?:per|to (?:the|a|each|every|one)?|an?|for (?:each|every|a)|in (?:a|each)|each|/) ?${BULK}\b`,
+  String.raw`(${NUMBER}) ?${SPOON}\b\.? ?(?:of (?:\w+ ){1,2})?(?:per|to(?: the| a| each| every| one)?|an?|for (?:each|every|a)|in(?:to)?(?: a| each)?|each|/) ?(?:(${NUMBER}) ?)?${BULK}\b`,
   'i',
 );
+const RATIO =
+  /\b(?:dilut\w+|mix|ratio|concentrat\w+|solution)\b[^.;\n\d]{0,20}1 ?(?:part )?(?::|to|in) ?(\d{1,4})\b/i;
+/** A percent alone is what the product holds. */
+const PERCENT =
+  /(\d{1,2}(?:\.\d+)?) ?(?:%|per ?cent) (?:by volume|v\/v|solution|dilution|mix(?:ture)?)\b/i;
 const TANK_HOLDS = new RegExp(
   String.raw`\b(?:sprayer|tank|bucket|can|jug|bottle)\b[^.?!]{0,25}?\b(?:holds?|is|takes|of|has)\b[^.?!\d]{0,12}(${NUMBER})[ -]?${BULK}\b`,
   'i',
@@ -31,17 +36,27 @@ export function litresSaid(amount: string, unit: string): number | null {
   return read.ok ? read.value : null;
 }
 
+/** Litres of product to a litre of water: measures to a measure, one part to so many, or a percent. Null where none was said. */
+function rateSaid(text: string): number | null {
+  const [, amount = '', spoon = '', many = '1', bulk = ''] = RATE.exec(text) ?? [];
+  const product = litresSaid(amount, spoon);
+  const water = litresSaid(many, bulk);
+  if (product !== null && water !== null && water > 0) return product / water;
+  const parts = Number(RATIO.exec(text)?.[1] ?? 0);
+  if (parts > 0) return 1 / parts;
+  const percent = PERCENT.exec(text)?.[1];
+  return percent === undefined ? null : Number(percent) / 100;
+}
+
 /**
- * The rate of a label as it was read out, "2 tablespoons per gallon", with the tank, "my sprayer holds 3 gallons", in
- * litres. Returns null where no rate was said.
+ * The rate of a label as it was read out, "2 tablespoons per gallon", "20 ml in 5 litres", "1:50", "a 2 % solution", with
+ * the tank, "my sprayer holds 3 gallons", in litres. Of a range the upper end counts. Returns null where no rate was said.
  */
 export function saidMix(text: string): SaidMix | null {
-  const [, amount = '', spoon = '', bulk = ''] = RATE.exec(text) ?? [];
-  const product = litresSaid(amount, spoon);
-  const water = litresSaid('1', bulk);
-  if (product === null || water === null) return null;
+  const rate = rateSaid(text);
+  if (rate === null) return null;
   const [, size = '', unit = ''] = TANK_HOLDS.exec(text) ?? TANK_OF.exec(text) ?? [];
-  return { rate: product / water, tank: litresSaid(size, unit) };
+  return { rate, tank: litresSaid(size, unit) };
 }
 
 const STRONGER =

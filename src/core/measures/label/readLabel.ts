@@ -37,7 +37,10 @@ const GAP = String.raw`[^.;\n]{0,40}?`;
 const pattern = (source: string): RegExp => new RegExp(source, 'i');
 
 const EVERY = pattern(
-  String.raw`\b(?:every|interval\w*(?: of| is)?|repeat(?:ed)? (?:after|in|every)|wait|at least) ${NUMBER}(?: ?(?:to|-) ?\d+)?[- ](days?|weeks?)\b(?!${GAP}\b(?:harvest|pick))`,
+  String.raw`\b(?:every|(?<!(?:harvest|entry) )interval\w*(?: of| is)?|repeat(?:ed)? (?:after|in|every)|wait|at least) ${NUMBER}(?: ?(?:to|-) ?\d+)?[- ](days?|weeks?)\b(?!${GAP}\b(?:harvest|pick))`,
+);
+const INTERVAL = pattern(
+  String.raw`\b${NUMBER}(?: ?(?:to|-) ?\d+)?[- ](days?|weeks?) intervals?\b`,
 );
 const MOST = pattern(
   String.raw`\b(?:no more than|not more than|do not (?:apply|exceed|use) (?:more than )?|at most|maximum(?: of)?|max\.?|up to|limit of)\s*${NUMBER}\s*(?:applications?|times|sprays?|treatments?)?${GAP}\b(?:a|per|each|in a|in one)\b ?(?:year|season|calendar)`,
@@ -53,7 +56,7 @@ const HARVEST = [
   pattern(String.raw`\b(?:harvest|pick)\b${GAP}\b(?:within|for|until) ${NUMBER} days?`),
 ] as const;
 const REENTRY = pattern(
-  String.raw`\b(?:re-?enter|re-?entry|enter|keep (?:people|children|pets)[^.;\n]{0,20}(?:off|out|away))\b\D{0,30}${NUMBER} ?(hours?|hrs?|h|days?)\b`,
+  String.raw`\b(?:re-?enter|re-?entry|enter|rei|entry interval|keep (?:people|children|pets)[^.;\n]{0,20}(?:off|out|away))\b\D{0,30}${NUMBER} ?(hours?|hrs?|h|days?)\b`,
 );
 const RAIN = [
   pattern(
@@ -73,13 +76,14 @@ const RESTRICTED =
   /\brestricted[- ]use\b|\bonly (?:by|to) (?:certified|licen[cs]ed)|\bprofessional use only\b|\bcommercial applicators? only\b/i;
 const BY_ACRE = /\b(?:per|an|a|to the) ?(?:acre|hectare|ha)\b|\/(?:acre|ac|ha)\b/i;
 
-const AREA = String.raw`(\d[\d,]*)\s*(sq(?:uare)?\.? ?(?:feet|ft|foot)|ft2|sq(?:uare)?\.? ?met(?:er|re)s?|m2|m²|sq ?m)\b`;
+const SQUARE = String.raw`(sq(?:uare)?\.? ?(?:feet|ft|foot)|ft2|sq(?:uare)?\.? ?met(?:er|re)s?|m2|m²|sq ?m)\b`;
+const AREA = String.raw`(\d[\d,]*)\s*${SQUARE}`;
 const VOLUME = String.raw`(\d+(?:\.\d+)?|a|one) ?(gal(?:lon)?s?|lit(?:er|re)s?|l|quarts?)\b`;
 const COVERS = pattern(
   String.raw`${VOLUME}${GAP}\b(?:covers?|treats?|for|over|per|is enough for)\b[^.;\n\d]{0,20}${AREA}`,
 );
 const SPREAD = pattern(
-  String.raw`(\d+(?:\.\d+)?) ?(lbs?|pounds?|oz|ounces?|kg|g|grams?)\b${GAP}\b(?:covers?|treats?|for|over|per|to)\b[^.;\n\d]{0,20}${AREA}`,
+  String.raw`(\d+(?:\.\d+)?) ?(lbs?|pounds?|oz|ounces?|kg|g|grams?)(?:\b${GAP}\b(?:covers?|treats?|for|over|per|to)\b|/)[^.;\n\d]{0,20}?(?:(\d[\d,]*)\s*)?${SQUARE}`,
 );
 
 const GRAMS: readonly (readonly [RegExp, number])[] = [
@@ -108,7 +112,7 @@ function celsius(text: string, is: RegExp): number | null {
 }
 
 function days(text: string): number | null {
-  const [, number, unit = ''] = EVERY.exec(text) ?? [];
+  const [, number, unit = ''] = EVERY.exec(text) ?? INTERVAL.exec(text) ?? [];
   if (number === undefined) return null;
   return valueOf(number) * (/week/i.test(unit) ? 7 : 1);
 }
@@ -129,9 +133,9 @@ function coverage(text: string): number | null {
 }
 
 function spreadRate(text: string): number | null {
-  const [, amount = '', unit = '', number, area = ''] = SPREAD.exec(text) ?? [];
+  const [, amount = '', unit = '', number = '1', area = ''] = SPREAD.exec(text) ?? [];
   const grams = GRAMS.find(([is]) => is.test(unit))?.[1];
-  if (number === undefined || grams === undefined) return null;
+  if (grams === undefined) return null;
   return (Number(amount) * grams) / squareMetres(number, area);
 }
 
