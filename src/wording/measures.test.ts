@@ -41,6 +41,7 @@ it.each([
   ['length', 2, 2, '2 m (7 ft)'],
   ['volume', 4, 6, '4 to 6 L (1 to 1 1/2 gal)'],
   ['volume', 0.03, 0.03, '30 mL (2 tablespoons)'],
+  ['volume', 0.004, 0.004, '4 mL (0.81 teaspoons)'],
   ['loose', 700, 700, '700 L (25 cu ft)'],
   ['mass', 0.25, 0.25, '250 g (8.8 oz)'],
   ['minutes', 90, 90, '1 h 30 min'],

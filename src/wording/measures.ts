@@ -376,9 +376,17 @@ const SMALL_KILOGRAMS = 0.45;
 const TABLESPOON_LITRES = 0.01478676;
 const HOUR = 60;
 
-/** Under half a liter people measure in milliliters and tablespoons. */
-const spoons = (litres: number): string =>
-  `${rounded(1000 * litres)} mL (${rounded(litres / TABLESPOON_LITRES)} tablespoons)`;
+const TEASPOONS_A_TABLESPOON = 3;
+
+/** Under half a liter people measure in milliliters and spoons; teaspoons under a tablespoon. */
+function spoons(litres: number): string {
+  const tablespoons = litres / TABLESPOON_LITRES;
+  const said =
+    tablespoons < 1
+      ? `${rounded(TEASPOONS_A_TABLESPOON * tablespoons)} teaspoons`
+      : `${rounded(tablespoons)} tablespoons`;
+  return `${rounded(1000 * litres)} mL (${said})`;
+}
 
 const TABLESPOONS_A_GALLON = 3.90625;
 
