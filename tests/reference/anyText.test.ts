@@ -5,6 +5,10 @@ import { saidAmounts } from '../../src/core/language/amounts.ts';
 import { extract } from '../../src/core/language/extract.ts';
 import { mixedUpLengths, oddLengths } from '../../src/core/language/measures.ts';
 import { partByPlant } from '../../src/core/language/severalPlants.ts';
+import { saidSizes } from '../../src/core/language/sizes.ts';
+import { readLabel } from '../../src/core/measures/label/readLabel.ts';
+import { reportIn } from '../../src/core/measures/report/readReport.ts';
+import { saidSum } from '../../src/core/measures/saidSum.ts';
 import { MAX_TEXT } from '../../src/core/language/tokens.ts';
 import { withoutBoilerplate } from '../../src/core/language/boilerplate.ts';
 import { dayOf } from '../../src/core/timing/calendar.ts';
@@ -81,6 +85,10 @@ describe('reading takes no longer a character in a long text', () => {
       oddLengths(text);
       mixedUpLengths(text);
       saidAmounts(text, asked);
+      saidSizes(text, true);
+      reportIn(`soil test: phosphorus ${text}`);
+      saidSum(`mulch, 20 lb ${text}`, true);
+      readLabel(`20 ml of ${text}`);
       return performance.now() - begun;
     });
     return Math.min(...times);
@@ -90,6 +98,10 @@ describe('reading takes no longer a character in a long text', () => {
     ['newlines', '\n'],
     ['Windows line ends', '\r\n'],
     ['spaces', ' '],
+    ['tabs', '\t'],
+    ['colons', ': '],
+    ['nutrients without a number', 'phosphorus is '],
+    ['rates without an end', '5 oz of '],
     ['quotes', '"'],
     ['quoted lines', '> \n'],
     ['one long word', 'a'],

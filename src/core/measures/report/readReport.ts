@@ -41,7 +41,9 @@ const LEAF_WORDS = /\b(?:leaf|tissue|foliar|petiole) (?:test|report|analysis|sam
 const TEST_WORDS =
   /\b(?:soil|lab|laboratory|water|leaf|tissue) ?(?:test|report|analysis|results?)|\b(?:test|report|results?|kit) (?:says?|said|came|shows?|reads?|gives?|is|are|was)|\bmehlich|\bppm\b|\bresults\b/i;
 
-const LINK = String.raw`(?:\s*\((?:[^)\n]{1,30})\)|\s*[-,:;=|\t]|\s+(?:is|was|are|of|at|reads?|came|back|in|as|level|levels|only|about|around|just|test(?:ed)?|value|result|says?|shows?|low|high|very|a)\b|\s+)`;
+/** What may stand between a name and its number. Blanks are told in one way only, or wide gaps would take for ever to fail. */
+const LINK = String.raw`(?:\([^)\n]{1,30}\)|[-,:;=|]|\b(?:is|was|are|of|at|reads?|came|back|in|as|level|levels|only|about|around|just|test(?:ed)?|value|result|says?|shows?|low|high|very|a)\b)`;
+const BETWEEN = String.raw`(?=[\s(,:;=|-])(?:\s*${LINK}){0,4}\s*`;
 const UNIT = String.raw`(ppm|mg\/(?:kg|l)|mg per (?:kg|l|liter|litre)|lbs?\.?(?:\/| per | an? | to the )a(?:c|cre)?|pounds (?:per|an|to the) acre|kg\/ha|%|percent|per cent|ds\/m|mmhos?(?:\/cm)?|ms\/cm|[uµ]s\/cm|meq(?:\/(?:l|100 ?g))?|me\/l|cmol(?:\/kg)?)`;
 const NUMBER = String.raw`(\d{1,5}(?:,\d{3})*(?:\.\d{1,3})?|\.\d{1,3})`;
 
@@ -93,7 +95,7 @@ function factorOf({ id, unit }: Element, said: string, sort: ReportSort): number
 
 function pattern(one: Element): RegExp {
   return new RegExp(
-    String.raw`(?<![\w-])(${one.is.source})(?![\w])(?:${LINK}){1,4}${NUMBER}[\s,;|\t]{0,3}${UNIT}?(?![\w.]*\d|[-/]\d)`,
+    String.raw`(?<![\w-])(${one.is.source})(?![\w])${BETWEEN}${NUMBER}[\s,;|\t]{0,3}${UNIT}?(?![\w.]*\d|[-/]\d)`,
     'gi',
   );
 }
