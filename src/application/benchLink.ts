@@ -1,6 +1,7 @@
-import { WANTED_PH, type Job } from '../core/advice/forSize.ts';
+import type { Job } from '../core/advice/forSize.ts';
 import type { Step } from '../core/advice/plan.ts';
 import { CALCULATORS } from '../core/measures/all.ts';
+import { WANTED_PH } from '../core/measures/ground.ts';
 import type { AmountUnit, MeasureId } from '../core/schema/amount.ts';
 
 /** The calculator that each measure of the library is worked out by. */

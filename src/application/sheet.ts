@@ -6,7 +6,7 @@ import { sheetCalendar, type CalendarWeek } from './sheetCalendar.ts';
 import { editedPlan, type PlanStep } from './editedPlan.ts';
 import { labelLines } from '../wording/label.ts';
 import { dayInWords } from '../wording/days.ts';
-import { midSentence } from '../wording/midSentence.ts';
+import { capital, midSentence } from '../wording/midSentence.ts';
 import { sheetWords } from '../wording/sheet.ts';
 
 /** One step on the sheet. */
@@ -221,7 +221,7 @@ export function sheetMessage({ parts, clinic }: Sheet): string {
       const much = amount === null ? '' : ` (${short(amount)})`;
       return `${when}: ${short(firstSentence(text)).replace(/\.$/, '')}${much}.`;
     });
-    const name = plant === null ? '' : `${plant.charAt(0).toUpperCase()}${plant.slice(1)}: `;
+    const name = plant === null ? '' : `${capital(plant)}: `;
     return `${name}${said.join(' ')} ${firstSentence(lookAgain)}`;
   });
   return `${messages.join(' ')} ${clinic}`.replaceAll('’', "'").replaceAll('·', '-');

@@ -11,6 +11,7 @@ import { sumText, workedText } from './measures.ts';
 import { reportText } from './report.ts';
 import { quantityText } from './quantities.ts';
 import { midSentence } from './midSentence.ts';
+import { list } from './list.ts';
 
 type Fixed = Extract<Reply, { readonly code: `${string}-${string}` | 'poisonous' }>['code'];
 
@@ -68,9 +69,6 @@ function harmText(worst: keyof typeof HARM, pace: Harm['pace']): string {
   return pace === 'none' ? `${HARM_WORDS[worst]}.` : `${HARM_WORDS[worst]}, ${PACE_WORDS[pace]}.`;
 }
 
-const list = (names: readonly string[]): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} or ${names.at(-1) ?? ''}`;
-
 const datedSteps = (steps: readonly Step[], today: Day): string =>
   steps
     .map(({ text, when, amount, worked }) => {
@@ -92,7 +90,7 @@ function stepsText(
   const more =
     products.length === 0
       ? ''
-      : ` Where that is not enough: ${list(products.map(midSentence))}; the label and local rules decide.`;
+      : ` Where that is not enough: ${list(products.map(midSentence), 'or')}; the label and local rules decide.`;
   return `${answer}${datedSteps(steps, today)}${more}`;
 }
 
@@ -140,7 +138,7 @@ function replyText(reply: Reply, today: Day): string {
     case 'unclear':
       return reply.causes.length === 0
         ? REPLIES['find-out-first']
-        : `That is not clear yet: ${list(reply.causes.map(midSentence))}, or something else.`;
+        : `That is not clear yet: ${list(reply.causes.map(midSentence), 'or')}, or something else.`;
     case 'harm':
       return harmText(reply.worst, reply.pace);
     case 'steps':
@@ -158,7 +156,7 @@ function replyText(reply: Reply, today: Day): string {
     case 'no-need':
       return `No: nothing that helps against ${midSentence(reply.cause)} calls for ${ACT_WORDS[reply.act]}.`;
     case 'not-first':
-      return `Not first: the plan does without. Where it does not hold: ${list(reply.treatments.map(midSentence))}; the label and local rules decide. ${reply.how}`;
+      return `Not first: the plan does without. Where it does not hold: ${list(reply.treatments.map(midSentence), 'or')}; the label and local rules decide. ${reply.how}`;
     case 'theory':
       return theoryText(reply);
     default:

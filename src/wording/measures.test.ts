@@ -1,6 +1,7 @@
 import { CALCULATORS } from '../core/measures/all.ts';
 import { readMeasure } from '../core/measures/readMeasure.ts';
-import { MEASURE_WORDS, measureFaultText, readFaultText, workedText } from './measures.ts';
+import { measureFaultText, readFaultText, workedText } from './measures.ts';
+import { MEASURE_WORDS } from './measureWords.ts';
 
 const all = Object.values(CALCULATORS).flat();
 const blanks = (text: string): string[] =>

@@ -12,3 +12,6 @@ export function midSentence(name: string): string {
   const [first = ''] = name.split(/[ -]/);
   return PROPER.has(first) ? name : name.charAt(0).toLowerCase() + name.slice(1);
 }
+
+/** The first letter large, as a text begins. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

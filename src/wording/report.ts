@@ -8,6 +8,8 @@ import type { Interpreted, Matter, Need } from '../core/measures/report/interpre
 import type { OddReading } from '../core/measures/report/readReport.ts';
 import { areaText } from './amounts.ts';
 import { looseText, quantityText } from './quantities.ts';
+import { list } from './list.ts';
+import { capital } from './midSentence.ts';
 
 /** What is tested, by the id of the element. */
 export const ELEMENT_NAMES: Readonly<Record<string, string>> = {
@@ -110,7 +112,7 @@ function totalText(matter: Matter, { from, to }: { readonly from: number; readon
 }
 
 /** What is to be given, as a line of its own. */
-export const needLine = (need: Need): string => capital(needText(need));
+export const needLine = (need: Need): string => opening(needText(need));
 
 /** What is to be given: "ground limestone: 6.5 kg (14 lb), in 2 goes half a year apart". */
 function needText({ matter, from, to, total, goes }: Need): string {
@@ -139,9 +141,11 @@ const WARNINGS: Readonly<Record<string, string>> = {
 export const warningTexts = ({ warns }: Interpreted): readonly string[] =>
   warns.flatMap(({ element }) => WARNINGS[element] ?? []);
 
-const list = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
-const names = (ids: readonly string[]): string => list(ids.map((id) => ELEMENT_NAMES[id] ?? id));
+const names = (ids: readonly string[]): string =>
+  list(
+    ids.map((id) => ELEMENT_NAMES[id] ?? id),
+    'and',
+  );
 
 /** What the acidity locks away. Null where it locks nothing. */
 export function lockedText({ locked }: Interpreted): string | null {
@@ -166,8 +170,7 @@ export function methodText({ method }: Interpreted): string | null {
 export const LABORATORY_FIRST = 'The laboratory’s own classes and figures go first.';
 
 /** "pH" keeps its small letter. */
-const capital = (text: string): string =>
-  text.startsWith('pH') ? text : text.charAt(0).toUpperCase() + text.slice(1);
+const opening = (text: string): string => (text.startsWith('pH') ? text : capital(text));
 
 /** What a report says, to say aloud: classes, what is locked, what to give, what is missing. */
 export function reportText(sort: ReportSort, said: Interpreted): string {
@@ -179,7 +182,7 @@ export function reportText(sort: ReportSort, said: Interpreted): string {
   const given =
     said.needs.length === 0 ? null : `${where}: ${said.needs.map(needText).join('; ')}.`;
   const parts = [
-    `${capital(classes.join('; '))}.`,
+    `${opening(classes.join('; '))}.`,
     lockedText(said),
     given,
     ...warningTexts(said),
@@ -193,5 +196,5 @@ export function reportText(sort: ReportSort, said: Interpreted): string {
 /** A value that was not taken, and why. */
 export const oddText = ({ element, said, why }: OddReading): string =>
   why === 'unknown-unit'
-    ? `${capital(ELEMENT_NAMES[element.id] ?? element.id)} "${said}": that unit says nothing here. Write ${element.unit}.`
-    : `${capital(ELEMENT_NAMES[element.id] ?? element.id)} "${said}" is not likely: look at the report again.`;
+    ? `${opening(ELEMENT_NAMES[element.id] ?? element.id)} "${said}": that unit says nothing here. Write ${element.unit}.`
+    : `${opening(ELEMENT_NAMES[element.id] ?? element.id)} "${said}" is not likely: look at the report again.`;

@@ -1,5 +1,5 @@
 import type { SaidSize } from '../language/sizes.ts';
-import { goesFor, layerLitres, limeRate, sulfurRate } from '../measures/ground.ts';
+import { goesFor, layerLitres, limeRate, sulfurRate, WANTED_PH } from '../measures/ground.ts';
 import { newTreeDays, newTreeLitres, succulentDays } from '../measures/water.ts';
 import { METRES_IN_INCH } from '../util/units.ts';
 import type { Amount, AmountUnit, MeasureId, Quantity } from '../schema/amount.ts';
@@ -149,9 +149,6 @@ function byPot(measure: 'pot-wider' | 'succulent', job: Job): Worked {
   };
   return { forSize: { code: 'pot', quantity }, assumed: [] };
 }
-
-/** The pH that is aimed at. Common practice. */
-export const WANTED_PH = { acidLoving: 5, other: 6.5 } as const;
 
 /** Lime or sulfur by the pH of a soil test, on loam. */
 function byTest(measure: 'lime' | 'sulfur', job: Job): Worked {

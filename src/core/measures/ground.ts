@@ -122,6 +122,9 @@ const byRate = (rate: number, area: number, matter: 'lime' | 'sulfur') => [
   exactly('goes', goesFor(rate, matter), 'count'),
 ];
 
+/** The pH that is aimed at. Common practice. */
+export const WANTED_PH = { acidLoving: 5, other: 6.5 } as const;
+
 const TEXTURE = choice('sand', 'loam', 'clay');
 const AREA = number('area', 0.1, 20000);
 

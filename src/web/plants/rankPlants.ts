@@ -1,4 +1,5 @@
 import MiniSearch from 'minisearch';
+import { once } from '../../core/util/memoize.ts';
 import type { PlantChoice } from '../workers/messages.ts';
 
 /** A plant that fits what was typed, and the name by which it does where that is not its own. */
@@ -58,11 +59,14 @@ export function makePlantSearch(plants: readonly PlantChoice[]): PlantSearch {
     names: namesOf(plant).map((name) => ({ name, plain: plain(name) })),
   }));
   const byId = new Map(sorted.map((plant) => [plant.id, plant]));
-  const slips = new MiniSearch<{ id: string; text: string }>({
-    fields: ['text'],
-    searchOptions: { prefix: true, fuzzy: 0.25, combineWith: 'AND' },
+  const slips = once(() => {
+    const index = new MiniSearch<{ id: string; text: string }>({
+      fields: ['text'],
+      searchOptions: { prefix: true, fuzzy: 0.25, combineWith: 'AND' },
+    });
+    index.addAll(sorted.map((plant) => ({ id: plant.id, text: namesOf(plant).join(' ') })));
+    return index;
   });
-  slips.addAll(sorted.map((plant) => ({ id: plant.id, text: namesOf(plant).join(' ') })));
 
   const rank = (typed: string): readonly Ranked[] =>
     known.flatMap(({ plant, names }): Ranked[] => {
@@ -70,7 +74,7 @@ export function makePlantSearch(plants: readonly PlantChoice[]): PlantSearch {
         const fit = fitOf(text, typed);
         return fit === null ? [] : [{ fit: fit + (i === 0 ? 0 : OTHER_NAME), i, name }];
       });
-      const best = [...fits].sort((a, b) => a.fit - b.fit)[0];
+      const best = fits.sort((a, b) => a.fit - b.fit)[0];
       if (!best) return [];
       const by = best.i === 0 || best.name === plant.scientific ? null : best.name;
       return [{ plant: { ...plant, by }, fit: best.fit }];
@@ -79,13 +83,14 @@ export function makePlantSearch(plants: readonly PlantChoice[]): PlantSearch {
   return (typed) => {
     const text = plain(typed);
     if (text === '') return sorted.map((plant) => ({ ...plant, by: null }));
-    const ranked = singulars(text)
-      .flatMap(rank)
-      .sort((a, b) => a.fit - b.fit || a.plant.name.length - b.plant.name.length)
-      .map(({ plant }) => plant);
-    const found = ranked.filter(({ id }, i) => ranked.findIndex((one) => one.id === id) === i);
-    if (found.length > 0) return found;
-    return slips
+    const best = new Map<string, Ranked>();
+    for (const one of singulars(text).flatMap(rank))
+      if (one.fit < (best.get(one.plant.id)?.fit ?? Infinity)) best.set(one.plant.id, one);
+    if (best.size > 0)
+      return [...best.values()]
+        .sort((a, b) => a.fit - b.fit || a.plant.name.length - b.plant.name.length)
+        .map(({ plant }) => plant);
+    return slips()
       .search(text)
       .flatMap(({ id }) => byId.get(String(id)) ?? [])
       .map((plant) => ({ ...plant, by: null }));

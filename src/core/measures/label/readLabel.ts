@@ -1,5 +1,5 @@
 import { numberOf } from '../../language/numbers.ts';
-import { METRES_IN_FOOT } from '../../util/units.ts';
+import { KILOGRAMS_IN_POUND, METRES_IN_FOOT } from '../../util/units.ts';
 import { litresSaid, saidMix } from './labelRate.ts';
 
 /** Signal words, from the mildest. */
@@ -87,8 +87,8 @@ const SPREAD = pattern(
 );
 
 const GRAMS: readonly (readonly [RegExp, number])[] = [
-  [/^(lb|pound)/i, 453.59237],
-  [/^(oz|ounce)/i, 28.349523],
+  [/^(lb|pound)/i, 1000 * KILOGRAMS_IN_POUND],
+  [/^(oz|ounce)/i, (1000 * KILOGRAMS_IN_POUND) / 16],
   [/^kg/i, 1000],
   [/^g/i, 1],
 ];

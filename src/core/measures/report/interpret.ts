@@ -1,4 +1,4 @@
-import { goesFor, limeRate, limeRateByBuffer, sulfurRate } from '../ground.ts';
+import { goesFor, limeRate, limeRateByBuffer, sulfurRate, WANTED_PH } from '../ground.ts';
 import { levelOf, needsMethod, type Element, type Level, type SoilMethod } from './elements.ts';
 import type { ReadReport } from './readReport.ts';
 
@@ -75,8 +75,6 @@ const NITROGEN = [5, 10] as const;
 const MAGNESIUM_SULFATE = [25, 50] as const;
 /** Millimetres of compost on a soil that is short of humus. Common practice. */
 const COMPOST = [25, 50] as const;
-/** A soil that locks nothing, for most plants. */
-const WANTED = { most: 6.5, acidLoving: 5 } as const;
 const CLOSE = 0.5;
 
 const rounded = (value: number): number => Number(value.toPrecision(2));
@@ -111,7 +109,7 @@ function byAcidity(
   area: number | null,
   acidLoving: boolean,
 ): readonly Need[] {
-  const wanted = acidLoving ? WANTED.acidLoving : WANTED.most;
+  const wanted = acidLoving ? WANTED_PH.acidLoving : WANTED_PH.other;
   if (Math.abs(ph - wanted) < CLOSE) return [];
   if (ph < wanted) {
     const rate =

@@ -3,7 +3,7 @@ import { Link, NavLink, useLocation, useNavigate, useParams, useSearchParams } f
 import { styled } from 'styled-components';
 import { usesUsUnits } from '../../../core/language/usUnits.ts';
 import { CALCULATORS } from '../../../core/measures/all.ts';
-import { MEASURE_WORDS } from '../../../wording/measures.ts';
+import { MEASURE_WORDS } from '../../../wording/measureWords.ts';
 import { listedLinks, SplitPage } from '../../kit/SplitPage.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import { loadClinic } from '../../store/actions.ts';

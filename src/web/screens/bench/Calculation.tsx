@@ -1,12 +1,7 @@
 import { Fragment, useId } from 'react';
 import type { Calculator, Input } from '../../../core/measures/calculator.ts';
-import {
-  CHOICE_WORDS,
-  measureFaultText,
-  MEASURE_WORDS,
-  readFaultText,
-  workedText,
-} from '../../../wording/measures.ts';
+import { measureFaultText, readFaultText, workedText } from '../../../wording/measures.ts';
+import { CHOICE_WORDS, MEASURE_WORDS } from '../../../wording/measureWords.ts';
 import { Blank as BlankBox, Choice, Comes, Fault, Sentence, Sheet } from './parts.ts';
 import { benchTexts } from '../../texts/benchTexts.ts';
 import { RestsOn } from './RestsOn.tsx';

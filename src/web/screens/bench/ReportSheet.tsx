@@ -25,7 +25,6 @@ const Report = styled(Paper)`
 interface Filled {
   readonly text: string;
   readonly read: ReadReport;
-  readonly area: number | null;
   readonly areaFault: string | null;
   readonly said: Interpreted;
 }
@@ -42,7 +41,6 @@ function filled(typed: Typed, isUs: boolean): Filled {
   return {
     text,
     read,
-    area: squareMetres,
     areaFault: area && !area.ok ? readFaultText(area.error, 'area') : null,
     said: interpret(read, {
       area: squareMetres,
@@ -159,11 +157,7 @@ export function ReportSheet({ typed, isUs, onType, onStartOver }: ReportSheetPro
           <Fault>{report.nothing}</Fault>
         )}
       </div>
-      {read.readings.length > 0 && (
-        <>
-          <ReportSays sort={read.sort} said={said} />
-        </>
-      )}
+      {read.readings.length > 0 && <ReportSays sort={read.sort} said={said} />}
       <RestsOn onStartOver={onStartOver}>{report.rests}</RestsOn>
     </Sheet>
   );

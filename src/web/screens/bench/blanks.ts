@@ -1,6 +1,6 @@
 import type { Calculator, MeasureFault, Worked } from '../../../core/measures/calculator.ts';
 import { readMeasure, type ReadFault } from '../../../core/measures/readMeasure.ts';
-import { MEASURE_WORDS } from '../../../wording/measures.ts';
+import { MEASURE_WORDS } from '../../../wording/measureWords.ts';
 
 /** What stands in each blank, as it was typed. */
 export type Typed = Readonly<Record<string, string>>;

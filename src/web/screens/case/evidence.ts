@@ -1,6 +1,7 @@
 import type { CasePlant } from '../../../contracts/cases.ts';
 import { HANDLED, type ConsultResponse } from '../../../contracts/consult.ts';
 import { caseTexts } from '../../texts/caseTexts.ts';
+import { capital } from '../../../wording/midSentence.ts';
 
 /** One thing known about the plant, from the words or from an answer, as the Heard column lists it. */
 export interface Evidence {
@@ -68,6 +69,5 @@ const spaced = (id: string): string => id.replaceAll('-', ' ');
 
 /** A finding's id as words, for one that the present ranking does not mention. */
 function wordsOf(id: string): string {
-  const words = spaced(id);
-  return words.charAt(0).toUpperCase() + words.slice(1);
+  return capital(spaced(id));
 }

@@ -11,8 +11,9 @@ import { Notice } from '../../kit/Notice.tsx';
 import type { LibraryIndex } from '../../library/libraryIndex.ts';
 import { Facts, Halves, HowOften, PlantLinks, Quiet, Sheet, AmountSaid } from './parts.tsx';
 import type { LibraryReading } from '../../library/useLibrary.ts';
-import { capital, harmInWords, ruleInWords, sourceInWords, spaced } from './words.ts';
+import { harmInWords, ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip, type StripRow } from './YearStrip.tsx';
+import { capital } from '../../../wording/midSentence.ts';
 
 const findingOf = (shelf: LibraryIndex, id: FindingId) =>
   shelf.library.findings.find((one) => one.id === id);

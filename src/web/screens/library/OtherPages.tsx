@@ -12,9 +12,10 @@ import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Differ, Missing } from './CausePage.tsx';
 import { Facts, HowOften, Quiet, Sheet, AmountSaid } from './parts.tsx';
 import type { LibraryReading } from '../../library/useLibrary.ts';
-import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
+import { ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
 import { midSentence } from '../../../wording/midSentence.ts';
+import { capital } from '../../../wording/midSentence.ts';
 
 const Drawn = styled.div`
   display: flex;

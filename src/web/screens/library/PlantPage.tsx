@@ -7,7 +7,8 @@ import type { LibraryIndex } from '../../library/libraryIndex.ts';
 import { Missing } from './CausePage.tsx';
 import { Facts, Halves, PlantLinks, Quiet, Sheet, Stack } from './parts.tsx';
 import type { LibraryReading } from '../../library/useLibrary.ts';
-import { capital, ruleInWords, sourceInWords, spaced } from './words.ts';
+import { ruleInWords, sourceInWords, spaced } from './words.ts';
+import { capital } from '../../../wording/midSentence.ts';
 
 /** What can befall a plant, the commonest first, with whether it is about now. */
 function Troubles({

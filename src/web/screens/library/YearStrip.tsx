@@ -5,7 +5,7 @@ import type { Almanac } from '../../../core/timing/almanac.ts';
 import { DAYS_IN_YEAR, monthSpan, type Day } from '../../../core/timing/calendar.ts';
 import type { WindowRule } from '../../../core/schema/window.ts';
 import { dayOfYear, spansInYear } from '../../library/yearSpans.ts';
-import { capital } from './words.ts';
+import { capital } from '../../../wording/midSentence.ts';
 
 /** One line of the strip: when something is so. */
 export interface StripRow {

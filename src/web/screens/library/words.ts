@@ -2,12 +2,10 @@ import { libraryTexts } from '../../texts/libraryTexts.ts';
 import type { Harm } from '../../../core/schema/cause.ts';
 import type { Source } from '../../../core/schema/source.ts';
 import type { PlantStage, StageDay, WindowRule } from '../../../core/schema/window.ts';
+import { capital } from '../../../wording/midSentence.ts';
 
 /** `nearly-always` as people write it. */
 export const spaced = (word: string): string => word.replaceAll('-', ' ');
-
-/** The first letter large. */
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const HARM_WORDS: readonly (readonly [Exclude<keyof Harm, 'pace'>, string])[] = [
   ['looks', libraryTexts.itsLooks],
