@@ -57,3 +57,35 @@ test('a label that is read out is judged, kept with its step, dated by, and prin
   await page.getByRole('button', { name: 'Remove from the list' }).click();
   await expect(page.getByText('Removed from the list.')).toBeVisible();
 });
+
+test('what is typed of a label or of a step of our own is there again after a look elsewhere', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('table').waitFor();
+  await page.keyboard.press('n');
+  const words = page.getByRole('textbox', { name: "The enquirer's words" });
+  await words.fill('My tomatoes wilt at noon');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  // The caller has a bottle, whatever the plan says.
+  await page.getByRole('button', { name: /^Label/ }).click();
+  const label = page.getByRole('textbox', { name: 'What the label says, as it is read out' });
+  await label.fill('Soap, CAUTION, for aph');
+  await page.keyboard.press('Alt+r');
+  await expect(label).toHaveCount(0);
+  await page.keyboard.press('Alt+r');
+  await expect(label).toHaveValue('Soap, CAUTION, for aph');
+  await page.keyboard.press('Alt+r');
+  await page.getByRole('button', { name: 'Change the plan' }).click();
+  await page.getByRole('textbox', { name: 'A step of our own' }).fill('Ring the neighbor');
+  await page.getByRole('button', { name: 'Done changing' }).click();
+  await page.reload();
+  await page.getByRole('button', { name: 'Change the plan' }).click();
+  const step = page.getByRole('textbox', { name: 'A step of our own' });
+  await expect(step).toHaveValue('Ring the neighbor');
+  await page.getByRole('button', { name: 'Add the step' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Ring the neighbor' })).toBeVisible();
+  await expect(step).toHaveValue('');
+  await page.keyboard.press('Alt+r');
+  await expect(label).toHaveValue('Soap, CAUTION, for aph');
+});

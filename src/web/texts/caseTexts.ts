@@ -134,6 +134,7 @@ export const caseTexts = {
   goToDates: 'The dates of the plan, and back to the causes',
   addAnotherPlant: 'Add another plant to this call',
   backToTheDesk: 'Back to the Desk',
+  backToTheCauses: 'Back to the causes',
   thisList: 'This list, when nothing is being typed',
   keys: 'Keys',
   close: 'Close',

@@ -32,7 +32,6 @@ export const datesTexts = {
   doneOn: (date: string) => `Done on ${date}`,
   notDone: 'Not done',
   datesOfThePlan: 'Dates of the plan',
-  backToCauses: 'Back to causes',
   beingWorkedOut: 'The dates are being worked out.',
   nothingHasDates: 'Nothing of this advice has a date: find out more first.',
   nextHarvest: 'Next harvest',

@@ -2,7 +2,6 @@
 export const labelTexts = {
   label: 'Label',
   title: 'The label in the hand',
-  back: 'Back to the causes',
   key: 'The label in the hand, and back to the causes',
   words: 'What the label says, as it is read out',
   example:

@@ -2,7 +2,6 @@
 export const sheetTexts = {
   sheet: 'Sheet',
   sheetToTakeAlong: 'The sheet to take along',
-  back: 'Back to the causes',
   print: 'Print',
   copy: 'Copy as text',
   copied: 'Copied.',

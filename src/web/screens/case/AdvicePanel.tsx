@@ -77,11 +77,9 @@ export function AdvicePanel(props: AdvicePanelProps) {
         <Button kind="quiet" onPress={onDates}>
           {caseTexts.dates} <Key>Alt T</Key>
         </Button>
-        {steps.some(({ product }) => product) && (
-          <Button kind="quiet" onPress={onLabel}>
-            {labelTexts.label} <Key>Alt R</Key>
-          </Button>
-        )}
+        <Button kind="quiet" onPress={onLabel}>
+          {labelTexts.label} <Key>Alt R</Key>
+        </Button>
         <Button kind="quiet" onPress={onSheet}>
           {sheetTexts.sheet} <Key>Alt L</Key>
         </Button>

@@ -7,19 +7,16 @@ import type { PlanSchedule } from '../../../../core/advice/planSchedule.ts';
 import { shortDate } from '../../../kit/dates.ts';
 import { Button } from '../../../kit/Button.tsx';
 import { DateField } from '../../../kit/DateField.tsx';
-import { Key } from '../../../kit/Key.tsx';
 import { Notice } from '../../../kit/Notice.tsx';
 import { CalendarButton } from '../../../season/CalendarButton.tsx';
-import { Column, ColumnTitle, Quietly } from '../common/layout.ts';
+import { Quietly } from '../common/layout.ts';
 import { useRecordEvent } from '../common/useCase.ts';
+import { WidePanel } from '../common/WidePanel.tsx';
 import { planCalendar } from './planCalendar.ts';
 import { RibbonMonths } from './Ribbon.tsx';
 import { StepDates } from './StepDates.tsx';
 import { useSchedule } from './useSchedule.ts';
 
-const Wide = styled(Column)`
-  grid-column: 3 / -1;
-`;
 const Bar = styled.div`
   display: flex;
   flex-wrap: wrap;
@@ -48,18 +45,12 @@ export function DatesPanel({ caseId, plant, answer, onClose }: DatesPanelProps) 
   const state = useSchedule(plant);
   const schedule = state.kind === 'ready' ? state.schedule : null;
   return (
-    <Wide aria-label={datesTexts.datesOfThePlan}>
-      <ColumnTitle>
-        {datesTexts.datesOfThePlan}
-        <Button kind="quiet" onPress={onClose}>
-          {datesTexts.backToCauses} <Key>Alt T</Key>
-        </Button>
-      </ColumnTitle>
+    <WidePanel title={datesTexts.datesOfThePlan} chord="Alt T" onClose={onClose}>
       <p>{answer.advice.headline}</p>
       {state.kind === 'working' && <Notice>{datesTexts.beingWorkedOut}</Notice>}
       {state.kind === 'failed' && <Notice tone="caution">{state.message}</Notice>}
       {schedule && <Dated caseId={caseId} plant={plant} answer={answer} schedule={schedule} />}
-    </Wide>
+    </WidePanel>
   );
 }
 

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { LabelAnswer } from '../../../../application/answerLabel.ts';
 import { storableText } from '../../../../contracts/storableText.ts';
@@ -6,17 +5,14 @@ import { MAX_LABEL, type CasePlant } from '../../../../contracts/cases.ts';
 import { STAND_MARKS, STAND_WORDS } from '../../../../wording/label.ts';
 import { Button } from '../../../kit/Button.tsx';
 import { CharactersLeft, Paper } from '../../../kit/fields.tsx';
-import { Key } from '../../../kit/Key.tsx';
 import { Notice } from '../../../kit/Notice.tsx';
+import { useDraft } from '../../../kit/useDraft.ts';
 import { labelTexts } from '../../../texts/labelTexts.ts';
-import { Column, ColumnTitle } from '../common/layout.ts';
-import { useRecordEvent } from '../common/useCase.ts';
+import { useCaseId, useRecordEvent } from '../common/useCase.ts';
+import { WidePanel } from '../common/WidePanel.tsx';
 import { ClinicLabels } from './ClinicLabels.tsx';
 import { useLabel } from './useLabel.ts';
 
-const Wide = styled(Column)`
-  grid-column: 3 / -1;
-`;
 const Stand = styled.p<{ $stand: LabelAnswer['stand'] }>`
   padding: 10px 0 6px;
   font-size: 19px;
@@ -53,17 +49,12 @@ const keptText = ({ plan }: CasePlant): string =>
 
 /** The label as it is read out on the telephone: whether it fits, what the job takes, and what it asks for. */
 export function LabelPanel({ plant, onClose }: LabelPanelProps) {
-  const [text, setText] = useState(() => keptText(plant));
+  const draft = useDraft(`label.${useCaseId()}.${plant.id}`, () => keptText(plant));
+  const { text } = draft;
   const { working, problem, answer } = useLabel(text);
-  const take = (typed: string): void => setText(storableText(typed.slice(0, MAX_LABEL)));
+  const take = (typed: string): void => draft.take(storableText(typed.slice(0, MAX_LABEL)));
   return (
-    <Wide aria-label={labelTexts.title}>
-      <ColumnTitle>
-        {labelTexts.title}
-        <Button kind="quiet" onPress={onClose}>
-          {labelTexts.back} <Key>Alt R</Key>
-        </Button>
-      </ColumnTitle>
+    <WidePanel title={labelTexts.title} chord="Alt R" onClose={onClose}>
       <Paper
         aria-label={labelTexts.words}
         placeholder={labelTexts.example}
@@ -78,10 +69,10 @@ export function LabelPanel({ plant, onClose }: LabelPanelProps) {
         {answer === null && problem === null && (
           <Notice>{working ? labelTexts.beingJudged : labelTexts.nothingYet}</Notice>
         )}
-        {answer && <Judged plant={plant} answer={answer} />}
+        {answer && <Judged plant={plant} answer={answer} onKept={draft.forget} />}
       </div>
       <ClinicLabels text={text} onChoose={take} />
-    </Wide>
+    </WidePanel>
   );
 }
 
@@ -99,7 +90,13 @@ function Lines({ title, lines }: { readonly title: string; readonly lines: reado
   );
 }
 
-function Judged({ plant, answer }: { readonly plant: CasePlant; readonly answer: LabelAnswer }) {
+interface JudgedProps {
+  readonly plant: CasePlant;
+  readonly answer: LabelAnswer;
+  readonly onKept: () => void;
+}
+
+function Judged({ plant, answer, onKept }: JudgedProps) {
   const { stand, points, facts, job } = answer;
   return (
     <>
@@ -114,23 +111,23 @@ function Judged({ plant, answer }: { readonly plant: CasePlant; readonly answer:
       </Points>
       <Lines title={labelTexts.job} lines={stand === 'refused' ? [] : job} />
       <Lines title={labelTexts.facts} lines={facts} />
-      <Keep plant={plant} answer={answer} />
+      <Keep plant={plant} answer={answer} onKept={onKept} />
     </>
   );
 }
 
 /** Keeps the label with the step it belongs to; its limits then count for the dates. */
-function Keep({ plant, answer }: { readonly plant: CasePlant; readonly answer: LabelAnswer }) {
+function Keep({ plant, answer, onKept }: JudgedProps) {
   const happen = useRecordEvent();
   const { stand, step, keep } = answer;
   if (stand === 'refused') return <p>{labelTexts.refused}</p>;
   if (step === null) return <p>{labelTexts.notOfThePlan}</p>;
   if (plant.plan.labels[step]?.text === keep.text) return <p role="status">{labelTexts.kept}</p>;
+  const take = (): void => {
+    if (happen({ kind: 'label-read', plantId: plant.id, step, label: keep }) === null) onKept();
+  };
   return (
-    <Button
-      kind="main"
-      onPress={() => void happen({ kind: 'label-read', plantId: plant.id, step, label: keep })}
-    >
+    <Button kind="main" onPress={take}>
       {labelTexts.keep}
     </Button>
   );

@@ -6,8 +6,9 @@ import { newId } from '../../../../contracts/ids.ts';
 import { Button } from '../../../kit/Button.tsx';
 import { DateField } from '../../../kit/DateField.tsx';
 import { Field } from '../../../kit/fields.tsx';
+import { useDraft } from '../../../kit/useDraft.ts';
 import { planTexts } from '../../../texts/planTexts.ts';
-import { useRecordEvent } from '../common/useCase.ts';
+import { useCaseId, useRecordEvent } from '../common/useCase.ts';
 
 const Row = styled.div`
   grid-column: 2;
@@ -70,17 +71,17 @@ export function Changes({ one, plant, onMove }: ChangesProps) {
 /** A step of the advisor’s own. */
 export function AddStep({ plantId }: { readonly plantId: string }) {
   const happen = useRecordEvent();
-  const [text, setText] = useState('');
+  const { text, take } = useDraft(`step.${useCaseId()}.${plantId}`);
   const [on, setOn] = useState('');
   const add = (): void => {
     const step = { id: `own-${newId()}`, text: text.trim(), on: on === '' ? null : on };
     if (happen({ kind: 'own-step-added', plantId, step }) !== null) return;
-    setText('');
+    take('');
     setOn('');
   };
   return (
     <Add>
-      <Field label={planTexts.ours} value={text} onChange={setText} max={MAX_OWN_STEP} />
+      <Field label={planTexts.ours} value={text} onChange={take} max={MAX_OWN_STEP} />
       <DateField label={planTexts.on} optional value={on} onChange={setOn} />
       <Button isDisabled={text.trim() === ''} onPress={add}>
         {planTexts.add}

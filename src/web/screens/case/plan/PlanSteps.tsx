@@ -169,6 +169,10 @@ export function PlanSteps({ steps, plant, closed }: PlanStepsProps) {
   const [changing, setChanging] = useState(false);
   const edited = editedPlan(steps, plant.plan);
   const isChanging = changing && !closed;
+  const move = (id: string, by: -1 | 1): void => {
+    const order = movedStep(edited, id, by);
+    if (order) happen({ kind: 'steps-ordered', plantId: plant.id, order: [...order] });
+  };
   return (
     <>
       <ol>
@@ -179,19 +183,7 @@ export function PlanSteps({ steps, plant, closed }: PlanStepsProps) {
             ) : (
               <Advised step={one.step} plant={plant} />
             )}
-            {isChanging && (
-              <Changes
-                one={one}
-                plant={plant}
-                onMove={(by) =>
-                  void happen({
-                    kind: 'steps-ordered',
-                    plantId: plant.id,
-                    order: [...movedStep(edited, one.id, by)],
-                  })
-                }
-              />
-            )}
+            {isChanging && <Changes one={one} plant={plant} onMove={(by) => move(one.id, by)} />}
           </StepItem>
         ))}
       </ol>
@@ -216,7 +208,7 @@ export function PlanSteps({ steps, plant, closed }: PlanStepsProps) {
           ))}
         </Out>
       )}
-      {isChanging && <AddStep plantId={plant.id} />}
+      {isChanging && <AddStep key={plant.id} plantId={plant.id} />}
       {!closed && (
         <Button kind="quiet" onPress={() => setChanging(!changing)}>
           {changing ? planTexts.done : planTexts.edit}

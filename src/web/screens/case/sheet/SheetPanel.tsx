@@ -19,23 +19,19 @@ import type { ConsultResponse } from '../../../../contracts/consult.ts';
 import { parseDay } from '../../../../core/timing/calendar.ts';
 import { Button } from '../../../kit/Button.tsx';
 import { shortDate } from '../../../kit/dates.ts';
-import { Key } from '../../../kit/Key.tsx';
 import { Notice } from '../../../kit/Notice.tsx';
 import { Switch } from '../../../kit/SplitPage.ts';
 import { saveFile } from '../../../kit/saveFile.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { sheetTexts } from '../../../texts/sheetTexts.ts';
-import { Column, ColumnTitle, Quietly } from '../common/layout.ts';
+import { Quietly } from '../common/layout.ts';
 import { useCaseId, useRecordEvent } from '../common/useCase.ts';
+import { WidePanel } from '../common/WidePanel.tsx';
 import { planCalendar } from '../dates/planCalendar.ts';
 import { useSchedule } from '../dates/useSchedule.ts';
 import { SheetPaper } from './SheetPaper.tsx';
 import { useSheetAnswers } from './useSheetAnswers.ts';
 
-const Wide = styled(Column)`
-  grid-column: 3 / -1;
-  background: var(--ground);
-`;
 const Bar = styled.div`
   display: flex;
   flex-wrap: wrap;
@@ -89,13 +85,7 @@ export function SheetPanel({ record, plant, answer, onClose }: SheetPanelProps) 
   const state = useSheetAnswers(record);
   const today = parseDay(plant.date);
   return (
-    <Wide aria-label={sheetTexts.sheetToTakeAlong}>
-      <ColumnTitle>
-        {sheetTexts.sheetToTakeAlong}
-        <Button kind="quiet" onPress={onClose}>
-          {sheetTexts.back} <Key>Alt L</Key>
-        </Button>
-      </ColumnTitle>
+    <WidePanel title={sheetTexts.sheetToTakeAlong} chord="Alt L" onClose={onClose} onGround>
       {state.kind === 'working' && <Notice>{sheetTexts.beingWorkedOut}</Notice>}
       {state.kind === 'failed' && (
         <Notice tone="caution">{sheetTexts.failed(state.message)}</Notice>
@@ -121,7 +111,7 @@ export function SheetPanel({ record, plant, answer, onClose }: SheetPanelProps) 
           />
         )
       )}
-    </Wide>
+    </WidePanel>
   );
 }
 
