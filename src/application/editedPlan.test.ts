@@ -37,8 +37,9 @@ it('moves a step by one place and no further than the ends', () => {
   const plan = editedPlan(advised, NO_PLAN);
   expect(movedStep(plan, 'b', -1)).toEqual(['b', 'a', 'c']);
   expect(movedStep(plan, 'b', 1)).toEqual(['a', 'c', 'b']);
-  expect(movedStep(plan, 'a', -1)).toEqual(['a', 'b', 'c']);
-  expect(movedStep(plan, 'none', 1)).toEqual(['a', 'b', 'c']);
+  expect(movedStep(plan, 'a', -1)).toBeNull();
+  expect(movedStep(plan, 'c', 1)).toBeNull();
+  expect(movedStep(plan, 'none', 1)).toBeNull();
 });
 
 it('never loses or doubles a step, whatever the order says', () => {

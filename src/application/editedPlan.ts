@@ -41,16 +41,16 @@ export function editedPlan(
   };
 }
 
-/** The order of a plan with one step moved up or down by one; the same order where it cannot move. */
+/** The order of a plan with one step moved up or down by one; null where it cannot move. */
 export function movedStep(
   { steps }: Pick<EditedPlan, 'steps'>,
   id: string,
   by: -1 | 1,
-): readonly string[] {
+): readonly string[] | null {
   const order = steps.map((one) => one.id);
   const from = order.indexOf(id);
   const to = from + by;
   const other = order[to];
-  if (from === -1 || other === undefined) return order;
+  if (from === -1 || other === undefined) return null;
   return order.map((one, i) => (i === from ? other : i === to ? id : one));
 }

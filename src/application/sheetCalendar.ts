@@ -37,11 +37,9 @@ export function sheetCalendar(
   const start = monday(today);
   const end = addDays(start, WEEK * MAX_WEEKS - 1);
   const inside = (day: Day): boolean => day >= today && day <= end;
-  const last = Math.max(
-    ...dates.flat().filter(inside),
-    inside(lookAgain ?? today) ? (lookAgain ?? 0) : 0,
-  );
-  if (!dates.flat().some(inside)) return [];
+  const shown = dates.flat().filter(inside);
+  if (shown.length === 0) return [];
+  const last = Math.max(...shown, ...(lookAgain === null ? [] : [lookAgain].filter(inside)));
   const weeks = Math.floor((last - start) / WEEK) + 1;
   return Array.from({ length: weeks }, (_, week) => {
     const first = addDays(start, WEEK * week);

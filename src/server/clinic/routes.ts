@@ -96,7 +96,11 @@ async function keepLabel(db: Database, office: ClinicContext, body: unknown): Pr
   await db
     .insert(clinicLabels)
     .values({ id, clinicId: office.id, name, text })
-    .onConflictDoUpdate({ target: clinicLabels.id, set: { name, text } });
+    .onConflictDoUpdate({
+      target: clinicLabels.id,
+      set: { name, text },
+      setWhere: eq(clinicLabels.clinicId, office.id),
+    });
   return { body: await readLabels(db, office) };
 }
 
