@@ -117,15 +117,24 @@ function readEvents(sent: readonly unknown[]): {
   return { events, refused: null };
 }
 
+/** Who sends, and what they may do. */
+export interface Sender {
+  /** Stands with every event, whatever the event says of it. */
+  readonly author: string;
+  /** Why an event must not happen to a record; null when it may. */
+  readonly mayHappen: (record: CaseRecord, event: SentEvent['event']) => Problem | null;
+}
+
 /**
  * Applies a sending to a case, each event once. `log` holds every event since the version that the sending was made on;
  * `sent` are its events as they came. Those that are in the log already are passed over, the others are put on top of it.
- * The first event that cannot be applied is refused, and those behind it wait.
+ * The first event that cannot be applied is refused, and those behind it wait. Without a sender every event may happen.
  */
 export function appendEvents(
   record: CaseRecord,
   log: readonly StoredEvent[],
   sent: readonly unknown[],
+  sender: Sender | null = null,
 ): AppendOutcome {
   const { events, refused } = readEvents(sent);
   const words = wordsBefore(wordsByPlant(record), log);
@@ -133,14 +142,18 @@ export function appendEvents(
   const applied: StoredEvent[] = [];
   let after = record;
   for (const [i, one] of pending.entries()) {
-    const problem = problemOfEvent(after, one.event);
+    const problem = problemOfEvent(after, one.event) ?? sender?.mayHappen(after, one.event) ?? null;
     if (problem)
       return {
         record: after,
         applied,
         refused: { index: events.length - pending.length + i, problem },
       };
-    const stored: StoredEvent = { ...one, version: after.version + 1 };
+    const stored: StoredEvent = {
+      ...one,
+      author: sender?.author ?? one.author,
+      version: after.version + 1,
+    };
     applied.push(stored);
     after = applyStoredEvent(after, stored);
   }

@@ -96,6 +96,22 @@ const CHANGES_ANSWER: ReadonlySet<LoggedEvent['kind']> = new Set<LoggedEvent['ki
   'answer-withdrawn',
 ]);
 
+/** Events after which advice is another than the one that was released. */
+export const CHANGES_ADVICE: ReadonlySet<LoggedEvent['kind']> = new Set<LoggedEvent['kind']>([
+  ...CHANGES_ANSWER,
+  'plant-added',
+  'label-read',
+  'own-step-added',
+  'own-step-removed',
+  'step-left-out',
+  'step-taken-in',
+]);
+
+function withoutOldRelease(record: CaseRecord, event: LoggedEvent): CaseRecord {
+  const isOld = record.release?.state === 'released' && CHANGES_ADVICE.has(event.kind);
+  return isOld ? { ...record, release: null } : record;
+}
+
 function withoutOldAnswer(record: CaseRecord, event: LoggedEvent): CaseRecord {
   if (!CHANGES_ANSWER.has(event.kind) || !('plantId' in event)) return record;
   return changePlant(record, event.plantId, (plant) =>
@@ -109,7 +125,7 @@ function withoutOldAnswer(record: CaseRecord, event: LoggedEvent): CaseRecord {
  * counted by the server, not here.
  */
 export function applyCaseEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
-  return afterEvent(withoutOldAnswer(record, event), event);
+  return afterEvent(withoutOldRelease(withoutOldAnswer(record, event), event), event);
 }
 
 function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
@@ -226,6 +242,8 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
       return { ...record, callBackOn: event.on };
     case 'status-set':
       return { ...record, status: event.status };
+    case 'release-set':
+      return { ...record, release: event.release };
     case 'conflict-settled':
       return {
         ...record,

@@ -12,6 +12,7 @@ import {
   MAX_NAME,
   outcomeSchema,
   ownStepSchema,
+  releaseSchema,
   conflictSchema,
 } from './cases.ts';
 import { isoDateSchema, MAX_CHARACTERS, placeSchema } from './consult.ts';
@@ -100,6 +101,8 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('call-back-set'), on: isoDateSchema.nullable() }),
   z.strictObject({ kind: z.literal('status-set'), status: z.enum(CASE_STATUSES) }),
+  /** A trainee asks for the release of the advice, or somebody gives it or gives the case back. */
+  z.strictObject({ kind: z.literal('release-set'), release: releaseSchema }),
   /** Somebody looked at both values of a conflict. */
   z.strictObject({ kind: z.literal('conflict-settled'), conflictId: idSchema }),
 ]);

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { countrySchema } from '../core/schema/place.ts';
 import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
+import { RELEASE_STATES } from './access.ts';
 import { CONFIRMATIONS } from '../core/diagnosis/learning.ts';
 import { consultResponseSchema, isoDateSchema, placeSchema, seenSchema } from './consult.ts';
 import { textSchema } from './storableText.ts';
@@ -28,6 +29,12 @@ export const outcomeSchema = z.strictObject({
   on: isoDateSchema,
 });
 export type StoredOutcome = z.infer<typeof outcomeSchema>;
+
+/** Longest name of a person and longest way to reach them, in characters. */
+export const MAX_NAME = 120;
+export const MAX_CONTACT = 200;
+/** Longest note to a release, in characters. */
+export const MAX_RELEASE_NOTE = 400;
 
 /** Longest text of a label that is kept, in characters. */
 export const MAX_LABEL = 4000;
@@ -166,6 +173,15 @@ export const conflictSchema = z.strictObject({
 });
 export type Conflict = z.infer<typeof conflictSchema>;
 
+/** Where the release of a trainee's advice stands, who brought it there and what they said. */
+export const releaseSchema = z.strictObject({
+  state: z.enum(RELEASE_STATES),
+  by: textSchema(MAX_NAME),
+  on: isoDateSchema,
+  note: textSchema(MAX_RELEASE_NOTE),
+});
+export type Release = z.infer<typeof releaseSchema>;
+
 /** A case as it stands after all its events. */
 export const caseRecordSchema = z.strictObject({
   id: z.uuid(),
@@ -179,6 +195,7 @@ export const caseRecordSchema = z.strictObject({
   callBackOn: isoDateSchema.nullable(),
   plants: z.array(casePlantSchema).min(1),
   conflicts: z.array(conflictSchema),
+  release: releaseSchema.nullable(),
 });
 export type CaseRecord = z.infer<typeof caseRecordSchema>;
 
@@ -195,10 +212,6 @@ export const MAX_PLANTS = 20;
 export const MAX_ANSWERS = 300;
 /** Most entries of each list of a plan. */
 export const MAX_PLAN_ENTRIES = 500;
-/** Longest name of an enquirer and longest way to reach them, in characters. */
-export const MAX_NAME = 120;
-export const MAX_CONTACT = 200;
-
 /** One line of the Desk. */
 export const caseSummarySchema = z.object({
   id: z.uuid(),

@@ -76,6 +76,7 @@ export function fieldsSet(event: LoggedEvent | CaseEvent): readonly SetField[] {
     case 'steps-ordered':
     case 'sheet-given':
     case 'plant-added':
+    case 'release-set':
     case 'conflict-settled':
       return [];
   }

@@ -13,6 +13,27 @@ import {
   tiedPhrasesSchema,
 } from './cases.ts';
 import { consultRequestSchema, consultResponseSchema } from './consult.ts';
+import {
+  accountsSchema,
+  askLinkSchema,
+  auditPageSchema,
+  changePersonSchema,
+  demoSignInSchema,
+  linkPurposeSchema,
+  linkSchema,
+  newPasskeySchema,
+  newPasswordSchema,
+  newPersonSchema,
+  passkeyOptionsSchema,
+  passkeySignInSchema,
+  passkeysSchema,
+  readLinkSchema,
+  removePasskeySchema,
+  sessionSchema,
+  signInSchema,
+  signOutSchema,
+  takeLinkSchema,
+} from './people.ts';
 import { problemSchema } from './problem.ts';
 import { importedSchema, importWeatherSchema, weatherSchema } from './weather.ts';
 
@@ -35,6 +56,13 @@ const PAGE = { after: 'The key that `next` of an earlier page gave; left out for
 
 /** Every route of the interface, in the order of its paths. */
 export const API_ROUTES: readonly ApiRoute[] = [
+  {
+    method: 'get',
+    path: '/audit',
+    summary: 'A page of what was done that somebody may have to answer for, the newest first.',
+    query: { before: 'The `next` of an earlier page; left out for the first one.' },
+    answer: auditPageSchema,
+  },
   {
     method: 'get',
     path: '/cases',
@@ -136,8 +164,122 @@ export const API_ROUTES: readonly ApiRoute[] = [
     summary: 'The checked library, with its version as ETag.',
     answer: z.looseObject({ version: z.string() }),
   },
+  {
+    method: 'post',
+    path: '/links/read',
+    summary: 'What a link is for that is used once.',
+    body: readLinkSchema,
+    answer: linkPurposeSchema,
+  },
+  {
+    method: 'post',
+    path: '/links/use',
+    summary: 'Sets a password by such a link, and signs in.',
+    body: takeLinkSchema,
+    answer: sessionSchema,
+  },
   { method: 'get', path: '/live', summary: 'Whether the server runs.', answer: live },
+  {
+    method: 'get',
+    path: '/people',
+    summary: 'The people of the clinic.',
+    answer: accountsSchema,
+  },
+  {
+    method: 'post',
+    path: '/people',
+    summary: 'Adds somebody; the same id adds them once.',
+    body: newPersonSchema,
+    answer: accountsSchema,
+  },
+  {
+    method: 'post',
+    path: '/people/change',
+    summary: 'Changes name or role of somebody, or closes and opens their account.',
+    body: changePersonSchema,
+    answer: accountsSchema,
+  },
+  {
+    method: 'post',
+    path: '/people/link',
+    summary: 'Makes the link by which somebody sets a password.',
+    body: askLinkSchema,
+    answer: linkSchema,
+  },
+  {
+    method: 'get',
+    path: '/people/me/passkeys',
+    summary: 'Passkeys of whoever asks.',
+    answer: passkeysSchema,
+  },
+  {
+    method: 'post',
+    path: '/people/me/passkeys',
+    summary: 'Keeps a passkey that the browser made.',
+    body: newPasskeySchema,
+    answer: passkeysSchema,
+  },
+  {
+    method: 'post',
+    path: '/people/me/passkeys/options',
+    summary: 'What the browser makes a passkey by.',
+    answer: passkeyOptionsSchema,
+  },
+  {
+    method: 'post',
+    path: '/people/me/passkeys/remove',
+    summary: 'Removes a passkey of whoever asks.',
+    body: removePasskeySchema,
+    answer: passkeysSchema,
+  },
+  {
+    method: 'post',
+    path: '/people/me/password',
+    summary: 'Sets another password; ends the sessions on other devices.',
+    body: newPasswordSchema,
+    answer: live,
+  },
   { method: 'get', path: '/ready', summary: 'As health.', answer: ready },
+  {
+    method: 'get',
+    path: '/session',
+    summary: 'Who is signed in.',
+    answer: sessionSchema,
+  },
+  {
+    method: 'post',
+    path: '/session',
+    summary: 'Signs in by e-mail address and password.',
+    body: signInSchema,
+    answer: sessionSchema,
+  },
+  {
+    method: 'post',
+    path: '/session/demo',
+    summary: 'Signs in as one of the people of the demonstration.',
+    body: demoSignInSchema,
+    answer: sessionSchema,
+  },
+  {
+    method: 'post',
+    path: '/session/end',
+    summary: 'Signs out, here or on every device.',
+    body: signOutSchema,
+    answer: sessionSchema,
+  },
+  {
+    method: 'post',
+    path: '/session/passkey',
+    summary: 'Signs in by a passkey.',
+    body: passkeySignInSchema,
+    answer: sessionSchema,
+  },
+  {
+    method: 'post',
+    path: '/session/passkey/options',
+    summary: 'What a passkey must answer.',
+    answer: passkeyOptionsSchema,
+  },
   { method: 'get', path: '/weather', summary: 'Days of the station.', answer: weatherSchema },
   {
     method: 'post',

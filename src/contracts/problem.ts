@@ -13,6 +13,14 @@ export const problemSchema = z.object({
       'not-found',
       'conflict',
       'malformed-request',
+      /** Nobody is signed in, or the session has ended. */
+      'signed-out',
+      /** Name and password, link or passkey are not those of anybody. */
+      'not-recognized',
+      /** The role does not allow it, or it comes from another site. */
+      'forbidden',
+      /** Too many failed tries; the header Retry-After says when the next one is taken. */
+      'too-many-tries',
       /** It takes longer than one request may. */
       'too-slow',
       /** More is asked at once than can be answered; the header Retry-After says when to ask again. */

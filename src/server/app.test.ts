@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'drizzle-orm';
-import request from 'supertest';
 import { library, openServer } from '../test/serverApp.ts';
 import { applyCaseEvent } from '../contracts/applyCaseEvent.ts';
 import { sentEvent, wordsEvent } from '../test/sentEvents.ts';
@@ -14,7 +13,8 @@ import {
 import { consultResponseSchema } from '../contracts/consult.ts';
 import { seedDemo } from './demo/seed.ts';
 
-const { app, close, db, office } = await openServer('2026-06-13');
+const { close, db, office, as } = await openServer('2026-06-13');
+const client = await as('coordinator');
 afterAll(close);
 
 const WORDS: CaseEvent = wordsEvent('box with cupped leaves');
@@ -25,24 +25,24 @@ const ANSWER: CaseEvent = {
 };
 
 async function open(): Promise<CaseRecord> {
-  const answer = await request(app).post('/api/cases').send({ id: randomUUID() });
+  const answer = await client.post('/api/cases').send({ id: randomUUID() });
   expect(answer.status).toBe(201);
   return caseRecordSchema.parse(answer.body.case);
 }
 const send = (id: string, baseVersion: number, ...events: SentEvent[]) =>
-  request(app).post(`/api/cases/${id}/events`).send({ baseVersion, events });
+  client.post(`/api/cases/${id}/events`).send({ baseVersion, events });
 const append = (id: string, baseVersion: number, ...events: CaseEvent[]) =>
   send(id, baseVersion, ...events.map((event) => sentEvent(event)));
 const read = async (id: string): Promise<CaseRecord> =>
-  caseRecordSchema.parse((await request(app).get(`/api/cases/${id}`)).body.case);
+  caseRecordSchema.parse((await client.get(`/api/cases/${id}`)).body.case);
 
 it('sends the library packed, to who can unpack it', async () => {
-  const packed = await request(app).get('/api/knowledge').set('accept-encoding', 'br');
+  const packed = await client.get('/api/knowledge').set('accept-encoding', 'br');
   expect(packed.headers['content-encoding']).toBe('br');
-  const plain = await request(app).get('/api/knowledge').set('accept-encoding', 'identity');
+  const plain = await client.get('/api/knowledge').set('accept-encoding', 'identity');
   expect(plain.headers['content-encoding']).toBeUndefined();
   expect(plain.body.version).toBe(library.version);
-  const again = await request(app)
+  const again = await client
     .get('/api/knowledge')
     .set('accept-encoding', 'br')
     .set('if-none-match', String(packed.headers['etag']));
@@ -53,8 +53,8 @@ describe('cases', () => {
   it('opens a case once, at the clinic and on its day', async () => {
     const id = randomUUID();
     const [first, second] = [
-      await request(app).post('/api/cases').send({ id }),
-      await request(app).post('/api/cases').send({ id }),
+      await client.post('/api/cases').send({ id }),
+      await client.post('/api/cases').send({ id }),
     ];
     expect(second.body).toEqual(first.body);
     expect(first.body.case.plants[0]).toMatchObject({
@@ -84,7 +84,7 @@ describe('cases', () => {
     await append(opened.id, 0, WORDS, ANSWER);
     const other = await openServer('2026-06-14');
     try {
-      const answer = await request(other.app).get(`/api/cases/${opened.id}`);
+      const answer = await (await other.as('advisor')).get(`/api/cases/${opened.id}`);
       expect(caseRecordSchema.parse(answer.body.case)).toEqual(await read(opened.id));
     } finally {
       await other.close();
@@ -94,7 +94,7 @@ describe('cases', () => {
   it('can be replayed from its events', async () => {
     const opened = await open();
     await append(opened.id, 0, WORDS, ANSWER);
-    const { body } = await request(app).get(`/api/cases/${opened.id}/events`);
+    const { body } = await client.get(`/api/cases/${opened.id}/events`);
     const replayed = (body.events as { event: CaseEvent }[])
       .map(({ event }) => event)
       .reduce<CaseRecord>(applyCaseEvent, opened);
@@ -179,7 +179,7 @@ describe('cases', () => {
     const { id } = await open();
     await append(id, 0, { kind: 'status-set', status: 'closed' });
     const ids = async (query: string): Promise<string[]> =>
-      ((await request(app).get(`/api/cases${query}`)).body.cases as { id: string }[]).map(
+      ((await client.get(`/api/cases${query}`)).body.cases as { id: string }[]).map(
         (one) => one.id,
       );
     expect(await ids('')).not.toContain(id);
@@ -187,14 +187,14 @@ describe('cases', () => {
   });
 
   it.each(['nonsense', randomUUID()])('knows no case %s', async (id) => {
-    expect((await request(app).get(`/api/cases/${id}`)).status).toBe(404);
+    expect((await client.get(`/api/cases/${id}`)).status).toBe(404);
     expect((await append(id, 0, WORDS)).status).toBe(404);
   });
 
   it('refuses an event it does not know', async () => {
     const { id } = await open();
     const unknown = { ...sentEvent(WORDS), event: { kind: 'deleted' } };
-    const answer = await request(app)
+    const answer = await client
       .post(`/api/cases/${id}/events`)
       .send({ baseVersion: 0, events: [unknown] });
     expect(appendedSchema.parse(answer.body).refused).toMatchObject({
@@ -211,14 +211,14 @@ describe('consult', () => {
     place: { lat: 44.6, lon: -67.9 },
   };
   const consult = (body: string | object) =>
-    request(app).post('/api/consult').set('content-type', 'application/json').send(body);
+    client.post('/api/consult').set('content-type', 'application/json').send(body);
 
   it('answers in the form of the contract and stores nothing', async () => {
-    const before: number = (await request(app).get('/api/cases')).body.cases.length;
+    const before: number = (await client.get('/api/cases')).body.cases.length;
     const answer = await consult(BODY);
     expect(answer.status).toBe(200);
     expect(consultResponseSchema.parse(answer.body).causes[0]?.id).toBe('powdery-mildew');
-    expect((await request(app).get('/api/cases')).body.cases).toHaveLength(before);
+    expect((await client.get('/api/cases')).body.cases).toHaveLength(before);
   });
 
   it.each([
@@ -295,14 +295,13 @@ describe('the dates of a plan', () => {
 describe('labels of the clinic', () => {
   const id = '7d9f0a52-1111-4222-8333-444455556666';
   const label = { id, name: 'Soap from the shed', text: 'Soap. CAUTION. For aphids.' };
-  const post = (path: string, body: object) =>
-    request(app).post(`/api/clinic/labels${path}`).send(body);
+  const post = (path: string, body: object) => client.post(`/api/clinic/labels${path}`).send(body);
 
   it('are kept once by their id, written anew, listed and removed', async () => {
     await post('', label);
     const again = await post('', { ...label, name: 'Soap' });
     expect(again.body).toEqual({ labels: [{ ...label, name: 'Soap' }] });
-    expect((await request(app).get('/api/clinic/labels')).body).toEqual(again.body);
+    expect((await client.get('/api/clinic/labels')).body).toEqual(again.body);
     const removed = await post('/remove', { id });
     expect(removed.body).toEqual({ labels: [] });
     expect((await post('/remove', { id })).status).toBe(200);
@@ -327,7 +326,7 @@ describe('what the clinic learns', () => {
     outcome: { cause: 'rose-black-spot', confirmed: 'laboratory', on: '2026-06-13' },
   };
   const experience = async () =>
-    experienceSchema.parse((await request(app).get('/api/clinic/experience')).body);
+    experienceSchema.parse((await client.get('/api/clinic/experience')).body);
   const casesOf = async (cause: string): Promise<number> =>
     (await experience()).seen.find((one) => one.cause === cause)?.cases ?? 0;
 
@@ -341,7 +340,7 @@ describe('what the clinic learns', () => {
   });
 
   it('can be switched off and on again', async () => {
-    const set = (learning: unknown) => request(app).post('/api/clinic/learning').send({ learning });
+    const set = (learning: unknown) => client.post('/api/clinic/learning').send({ learning });
     expect((await set(false)).body.learning).toBe(false);
     expect((await experience()).learning).toBe(false);
     expect((await set(true)).body.learning).toBe(true);
@@ -356,7 +355,7 @@ it('seeds the demonstration once', async () => {
 });
 
 it('says that an address does not exist', async () => {
-  expect((await request(app).get('/api/nothing')).body.error.code).toBe('not-found');
+  expect((await client.get('/api/nothing')).body.error.code).toBe('not-found');
 });
 
 it('keeps words that were tied to a finding, the most often tied first', async () => {
@@ -374,7 +373,7 @@ it('keeps words that were tied to a finding, the most often tied first', async (
     tie('rains leaves'),
     tie('bald now'),
   );
-  const { phrases } = tiedPhrasesSchema.parse((await request(app).get('/api/clinic/phrases')).body);
+  const { phrases } = tiedPhrasesSchema.parse((await client.get('/api/clinic/phrases')).body);
   expect(phrases.slice(0, 2)).toEqual([
     { finding: 'leaf-drop', said: 'rains leaves', times: 2 },
     { finding: 'leaf-drop', said: 'bald now', times: 1 },
@@ -388,7 +387,7 @@ it('keeps the answer that a case was closed with, until something of it changes'
     date: '2026-06-13',
     place: { lat: 44.6, lon: -67.9 },
   };
-  const consultation = await request(app).post('/api/consult').send(body);
+  const consultation = await client.post('/api/consult').send(body);
   const answer = consultResponseSchema.parse(consultation.body);
   await append(
     id,

@@ -7,10 +7,16 @@ import type { Logger } from 'pino';
 import { openApiDocument } from '../contracts/openApi.ts';
 import type { Library } from '../core/schema/library.ts';
 import { caseRoutes } from './cases/routes.ts';
-import type { ClinicContext } from './clinic/clinicContext.ts';
+import { keepSessions, type SessionSettings } from './access/sessions.ts';
+import type { Door } from './access/guard.ts';
+import { countTries } from './access/tries.ts';
+import { auditRoutes } from './audit/routes.ts';
+import { fromOurPages, knownHosts } from './http/ownSite.ts';
+import { linkRoutes } from './links/routes.ts';
+import { peopleRoutes } from './people/routes.ts';
+import { sessionRoutes } from './session/routes.ts';
 import { clinicRoutes } from './clinic/routes.ts';
 import type { ConsultPool } from './consult/consultPool.ts';
-import type { Connection } from './db/connect.ts';
 import { handleErrors, MAX_BODY_BYTES, sendProblem } from './http/problems.ts';
 import { shedLoad } from './http/shedLoad.ts';
 import { storableBody } from './http/storableBody.ts';
@@ -18,9 +24,14 @@ import { sendLibrary } from './knowledge/sendLibrary.ts';
 import { weatherRoutes } from './weather/routes.ts';
 
 /** What the application is made of. */
-export interface AppParts {
-  readonly connection: Connection;
-  readonly office: ClinicContext;
+export interface AppParts extends Door {
+  readonly sessions: SessionSettings;
+  /** The people of the demonstration may be chosen, on this machine alone. */
+  readonly demo: boolean;
+  /** Names by which the server is reached, besides those of its own machine. */
+  readonly hosts: readonly string[];
+  /** Proxies in front of the server: how many, or their addresses; false for none. */
+  readonly proxies: number | string | false;
   readonly library: Library;
   readonly consult: ConsultPool['consult'];
   readonly log: Logger;
@@ -46,22 +57,27 @@ function readiness({ connection, library }: AppParts): RequestHandler {
 const API_DOCUMENT = openApiDocument();
 
 function apiRoutes(parts: AppParts): express.Router {
-  const { connection, office, library, consult } = parts;
+  const { connection, library, consult, sessions, demo } = parts;
   const routes = express.Router();
   routes.get('/live', (_request, response) => response.json({ ok: true }));
   routes.get('/openapi.json', (_request, response) => response.json(API_DOCUMENT));
   routes.get(['/health', '/ready'], readiness(parts));
   routes.use(shedLoad(MAX_OPEN_REQUESTS));
-  routes.use(express.json({ limit: MAX_BODY_BYTES }), storableBody);
-  routes.use('/clinic', clinicRoutes(connection, office));
+  routes.use(fromOurPages, express.json({ limit: MAX_BODY_BYTES }), storableBody);
   routes.get('/knowledge', sendLibrary(library));
   routes.post('/consult', async (request, response) => {
     const answer = await consult(request.body);
     if (answer.ok) response.json(answer.value);
     else sendProblem(response, answer.error);
   });
-  routes.use('/weather', weatherRoutes(connection, office));
-  routes.use('/cases', caseRoutes(connection, office));
+  routes.use(keepSessions(connection, sessions));
+  routes.use('/session', sessionRoutes({ ...parts, demo, tries: countTries(connection) }));
+  routes.use('/links', linkRoutes(parts));
+  routes.use('/people', peopleRoutes(parts));
+  routes.use('/audit', auditRoutes(parts));
+  routes.use('/clinic', clinicRoutes(parts));
+  routes.use('/weather', weatherRoutes(parts));
+  routes.use('/cases', caseRoutes(parts));
   routes.use((request, response) => {
     sendProblem(response, {
       code: 'not-found',
@@ -97,6 +113,7 @@ function serveInterface(app: Express, folder: string): void {
 export function createApp(parts: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.set('trust proxy', parts.proxies);
   // A clinic may serve its own network over plain HTTP, where upgraded requests would reach nothing.
   app.use(
     helmet({
@@ -106,7 +123,7 @@ export function createApp(parts: AppParts): Express {
       originAgentCluster: false,
     }),
   );
-  app.use(compression());
+  app.use(knownHosts(parts.hosts), compression());
   app.use('/api', apiRoutes(parts));
   const { webFolder } = parts;
   if (webFolder !== null && existsSync(webFolder)) serveInterface(app, webFolder);

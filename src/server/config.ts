@@ -3,6 +3,19 @@ import { countrySchema } from '../core/schema/place.ts';
 import { parseDay } from '../core/timing/calendar.ts';
 import { fail, ok, type Result } from '../core/util/result.ts';
 
+const MIN_SECRET = 32;
+
+const listed = (name: string) =>
+  z
+    .string({ error: `${name} must be a list separated by commas` })
+    .default('')
+    .transform((text) =>
+      text
+        .split(',')
+        .map((one) => one.trim())
+        .filter((one) => one !== ''),
+    );
+
 const configSchema = z.object({
   DATABASE_URL: z
     .string({ error: 'set DATABASE_URL to a PostgreSQL address, or start with npm run demo' })
@@ -23,8 +36,19 @@ const configSchema = z.object({
     .min(0.1)
     .max(60)
     .default(5),
-  /** Adds the enquiries of the demonstration at the start. */
+  /** Adds the enquiries of the demonstration at the start, and lets people of it sign in by being chosen. */
   SOUNDING_DEMO: z.enum(['yes', 'no']).default('no'),
+  /** Secrets that sign the cookies of sessions, separated by commas; the first signs, the others are still read. */
+  SESSION_SECRETS: listed('SESSION_SECRETS').refine(
+    (secrets) => secrets.length > 0 && secrets.every(({ length }) => length >= MIN_SECRET),
+    {
+      error: `set SESSION_SECRETS to a secret of at least ${MIN_SECRET} characters, as "openssl rand -hex 32" makes one`,
+    },
+  ),
+  /** Names by which the server is reached besides localhost, separated by commas. */
+  SOUNDING_HOSTS: listed('SOUNDING_HOSTS'),
+  /** Proxies in front of the server: how many, or their addresses; 0 for none. */
+  TRUST_PROXY: z.string().default('0'),
 });
 
 /** Settings of the server, from the environment. */

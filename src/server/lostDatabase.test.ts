@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'drizzle-orm';
-import request from 'supertest';
 import { openDatabaseProxy } from '../test/databaseProxy.ts';
 import { sentEvent, wordsEvent } from '../test/sentEvents.ts';
 import { openOwnDatabase, openServer } from '../test/serverApp.ts';
@@ -15,7 +14,7 @@ const server = await openServer('2026-06-13', {
   address: proxy.url,
   log: (line) => lines.push(line),
 });
-const { app } = server;
+const client = await server.as('coordinator');
 afterAll(async () => {
   await server.close();
   await proxy.close();
@@ -25,7 +24,7 @@ beforeEach(() => proxy.restore());
 
 const open = async (): Promise<string> => {
   const id = randomUUID();
-  expect((await request(app).post('/api/cases').send({ id })).status).toBe(201);
+  expect((await client.post('/api/cases').send({ id })).status).toBe(201);
   return id;
 };
 
@@ -33,7 +32,7 @@ it('goes on when every connection breaks, and says so to nobody', async () => {
   const id = await open();
   proxy.restore();
   const answers = await Promise.all(
-    Array.from({ length: 12 }, () => request(app).get(`/api/cases/${id}`)),
+    Array.from({ length: 12 }, () => client.get(`/api/cases/${id}`)),
   );
   expect(answers.map(({ status }) => status)).toEqual(answers.map(() => 200));
 });
@@ -64,27 +63,27 @@ it('goes on when the database ends the connections', async () => {
           where pid <> pg_backend_pid() and datname = current_database()`,
     )
     .catch(() => undefined);
-  expect((await request(app).get(`/api/cases/${id}`)).status).toBe(200);
+  expect((await client.get(`/api/cases/${id}`)).status).toBe(200);
 });
 
 it('lives and is not ready while the database is away, and is back when it is', async () => {
   const id = await open();
   proxy.cut();
-  expect((await request(app).get('/api/live')).status).toBe(200);
-  expect((await request(app).get('/api/health')).body).toMatchObject({ ok: false });
-  const away = await request(app).get(`/api/cases/${id}`);
+  expect((await client.get('/api/live')).status).toBe(200);
+  expect((await client.get('/api/health')).body).toMatchObject({ ok: false });
+  const away = await client.get(`/api/cases/${id}`);
   expect(away.status).toBe(503);
   expect(away.headers['retry-after']).toBe('1');
   proxy.restore();
-  expect((await request(app).get('/api/health')).body).toMatchObject({ ok: true });
-  expect((await request(app).get(`/api/cases/${id}`)).status).toBe(200);
+  expect((await client.get('/api/health')).body).toMatchObject({ ok: true });
+  expect((await client.get(`/api/cases/${id}`)).status).toBe(200);
 });
 
 it('answers within seconds when the database says nothing at all', async () => {
   const id = await open();
   proxy.silence();
   const begun = Date.now();
-  expect((await request(app).get(`/api/cases/${id}`)).status).toBe(503);
+  expect((await client.get(`/api/cases/${id}`)).status).toBe(503);
   expect(Date.now() - begun).toBeLessThan(8000);
 }, 20_000);
 
@@ -96,7 +95,7 @@ it('logs no word, name or number of an enquirer', async () => {
   await server.connection.run((db) =>
     db.execute(sql`alter table enquirers rename column contact to contact_away`),
   );
-  const refused = await request(app).post(`/api/cases/${id}/events`).send(sending);
+  const refused = await client.post(`/api/cases/${id}/events`).send(sending);
   expect(refused.status).toBe(503);
   expect(JSON.stringify(refused.body)).not.toMatch(/Ottoline|555 0142|enquirers/);
   const log = lines.join('\n');

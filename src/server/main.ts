@@ -3,9 +3,12 @@ import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
-import { openClinicContext, type ClinicContext } from './clinic/clinicContext.ts';
+import { openClinicContext, type ClinicSettings } from './office/clinicContext.ts';
 import { readConfig, type Config } from './config.ts';
 import { openConsultPool } from './consult/consultPool.ts';
+import { seedPeople } from './demo/people.ts';
+import { makeLink } from './access/oneTimeLinks.ts';
+import { hasCoordinator } from './people/accounts.ts';
 import { seedDemo } from './demo/seed.ts';
 import { seedWeather } from './demo/weather.ts';
 import { connect, type Connection } from './db/connect.ts';
@@ -29,21 +32,38 @@ function stop(message: string): never {
   process.exit(1);
 }
 
+/** What the start found. */
+interface Prepared {
+  /** Secret of the link that makes the first coordinator; null where there is one. */
+  readonly link: string | null;
+}
+
+const clinicSettings = ({ SOUNDING_TODAY, SOUNDING_COUNTRY }: Config): ClinicSettings => ({
+  pinnedDay: SOUNDING_TODAY,
+  country: SOUNDING_COUNTRY,
+});
+
 /** Brings the database to this version and opens the clinic; null when a newer version has been at it. */
 async function prepare(
   { db, withStartupLock, migrate }: Connection,
-  { SOUNDING_TODAY, SOUNDING_DEMO, SOUNDING_COUNTRY }: Config,
+  config: Config,
   library: Library,
-): Promise<ClinicContext | null> {
+): Promise<Prepared | null> {
   return withStartupLock(async () => {
     if (await isFromNewerVersion(db, MIGRATIONS)) return null;
     await migrate(MIGRATIONS);
-    const office = await openClinicContext(db, SOUNDING_TODAY, SOUNDING_COUNTRY);
-    if (SOUNDING_DEMO === 'yes') {
+    const office = await openClinicContext(db, clinicSettings(config));
+    if (config.SOUNDING_DEMO === 'yes') {
+      await seedPeople(db, office.id);
       await seedDemo(db, office);
       await seedWeather(db, office, library.places);
+      return { link: null };
     }
-    return office;
+    if (await hasCoordinator(db)) return { link: null };
+    const link = await db.transaction((tx) =>
+      makeLink(tx, { purpose: 'first-coordinator', personId: null }, new Date()),
+    );
+    return { link: link.token };
   });
 }
 
@@ -52,11 +72,11 @@ async function prepareWhenUp(
   connection: Connection,
   settings: Config,
   library: Library,
-): Promise<ClinicContext> {
+): Promise<Prepared> {
   for (const begun = Date.now(); ;) {
     try {
-      const office = await prepare(connection, settings, library);
-      if (office) return office;
+      const prepared = await prepare(connection, settings, library);
+      if (prepared) return prepared;
       stop(
         'A newer version of Sounding has used this database. Start that version, or set DATABASE_URL to another database.',
       );
@@ -71,15 +91,19 @@ async function prepareWhenUp(
   }
 }
 
+/** A count of proxies as a number, addresses as they are. */
+const proxiesOf = (text: string): number | string | false =>
+  text === '0' ? false : /^\d+$/.test(text) ? Number(text) : text;
+
 const config = readConfig(process.env);
 if (!config.ok) stop(config.error);
-const { DATABASE_URL, HOST, PORT, CONSULT_SECONDS } = config.value;
+const { DATABASE_URL, HOST, PORT, CONSULT_SECONDS, TRUST_PROXY } = config.value;
 
 const library = readCheckedLibrary(resolve('knowledge'));
 if (!library.ok) stop(library.error.map(issueLine).join('\n'));
 
 const connection = connect(DATABASE_URL, (error) => log.warn({ error }, 'connection lost'));
-const office = await prepareWhenUp(connection, config.value, library.value);
+const { link } = await prepareWhenUp(connection, config.value, library.value);
 const pool = openConsultPool({
   worker: resolve('dist/server/consultWorker.js'),
   library: library.value,
@@ -91,7 +115,11 @@ const pool = openConsultPool({
 const server = createServer(
   createApp({
     connection,
-    office,
+    settings: clinicSettings(config.value),
+    sessions: { secrets: config.value.SESSION_SECRETS, prunes: true },
+    demo: config.value.SOUNDING_DEMO === 'yes',
+    hosts: config.value.SOUNDING_HOSTS,
+    proxies: proxiesOf(TRUST_PROXY),
     library: library.value,
     consult: pool.consult,
     log,
@@ -105,7 +133,14 @@ server.on('error', (error: NodeJS.ErrnoException) => {
     stop(`Port ${PORT} is taken. Set another one: PORT=${PORT + 1} npm run demo`);
   stop(`The server cannot listen: ${error.message}`);
 });
-server.listen(PORT, HOST, () => console.log(`Sounding is ready at http://${HOST}:${PORT}`));
+server.listen(PORT, HOST, () => {
+  const address = `http://${HOST}:${PORT}`;
+  console.log(`Sounding is ready at ${address}`);
+  if (link !== null)
+    console.log(
+      `Nobody can sign in yet. Make the first coordinator, within a day, at ${address}/join#${link}`,
+    );
+});
 
 for (const kind of ['uncaughtException', 'unhandledRejection'] as const)
   process.on(kind, (error: unknown) => {

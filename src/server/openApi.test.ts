@@ -2,12 +2,12 @@ import { Ajv2020 } from 'ajv/dist/2020.js';
 import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync, existsSync } from 'node:fs';
 import { join } from 'node:path';
-import request from 'supertest';
 import { z } from 'zod';
 import { API_ROUTES, openApiDocument } from '../contracts/openApi.ts';
 import { openServer } from '../test/serverApp.ts';
 
-const { app, close } = await openServer('2026-06-13');
+const { close, as } = await openServer('2026-06-13');
+const client = await as('coordinator');
 afterAll(close);
 
 const jsonSchema = z.looseObject({
@@ -27,7 +27,7 @@ const schemaOf = (method: string, path: string, status: string) =>
   paths[`/api${path}`]?.[method]?.responses[status]?.content['application/json'].schema ?? false;
 
 it('is served as it is made', async () => {
-  const { body } = await request(app).get('/api/openapi.json');
+  const { body } = await client.get('/api/openapi.json');
   expect(documentSchema.parse(body).paths).toEqual(paths);
 });
 
@@ -37,7 +37,7 @@ it.each(
     ({ path }) => path,
   ),
 )('describes the answer of GET %s', async (path) => {
-  const { status, body } = await request(app).get(`/api${path}`);
+  const { status, body } = await client.get(`/api${path}`);
   expect(status).toBe(200);
   expect(ajv.validate(schemaOf('get', path, '200'), body)).toBe(true);
 });
@@ -48,21 +48,19 @@ it('describes the answer to an enquiry, and a problem', async () => {
     date: '2026-06-13',
     place: { lat: 44.6, lon: -67.9 },
   };
-  const answer = await request(app).post('/api/consult').send(good);
+  const answer = await client.post('/api/consult').send(good);
   expect(ajv.validate(schemaOf('post', '/consult', '200'), answer.body)).toBe(true);
-  const problem = await request(app)
-    .post('/api/consult')
-    .send({ ...good, date: 'soon' });
+  const problem = await client.post('/api/consult').send({ ...good, date: 'soon' });
   expect(ajv.validate(schemaOf('post', '/consult', 'default'), problem.body)).toBe(true);
   expect(ajv.validate(schemaOf('post', '/consult', '200'), problem.body)).toBe(false);
 });
 
 it('describes a case that is opened, read and changed', async () => {
-  const opened = await request(app).post('/api/cases').send({ id: randomUUID() });
+  const opened = await client.post('/api/cases').send({ id: randomUUID() });
   expect(ajv.validate(schemaOf('post', '/cases', '201'), opened.body)).toBe(true);
   const { id } = z.object({ case: z.object({ id: z.string() }) }).parse(opened.body).case;
   for (const path of ['/cases/{id}', '/cases/{id}/events']) {
-    const { body } = await request(app).get(`/api${path.replace('{id}', id)}`);
+    const { body } = await client.get(`/api${path.replace('{id}', id)}`);
     expect(ajv.validate(schemaOf('get', path, '200'), body)).toBe(true);
   }
 });

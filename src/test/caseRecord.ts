@@ -26,4 +26,5 @@ export const OPENED_CASE: CaseRecord = {
     },
   ],
   conflicts: [],
+  release: null,
 };

@@ -1,11 +1,14 @@
 import { resolve } from 'node:path';
 import pg from 'pg';
 import { pino } from 'pino';
+import request from 'supertest';
 import { createApp } from '../server/app.ts';
-import { openClinicContext } from '../server/clinic/clinicContext.ts';
+import { openClinicContext } from '../server/office/clinicContext.ts';
 import type { ConsultPool } from '../server/consult/consultPool.ts';
 import { connect } from '../server/db/connect.ts';
+import { people } from '../server/db/schema.ts';
 import { answerConsult } from '../application/answerConsult.ts';
+import type { Role } from '../contracts/access.ts';
 import { newId } from '../contracts/ids.ts';
 import { createConsultant } from '../core/consult/consult.ts';
 import { compileLibrary } from '../core/library/compile.ts';
@@ -53,21 +56,39 @@ export async function openServer(
   {
     address = databaseUrl,
     log = () => undefined,
-  }: { address?: string; log?: (line: string) => void } = {},
+    hosts = [],
+  }: { address?: string; log?: (line: string) => void; hosts?: readonly string[] } = {},
 ) {
   const connection = connect(address);
   const { db, close, withStartupLock, migrate } = connection;
+  const settings = { pinnedDay: today };
   const office = await withStartupLock(async () => {
     await migrate(resolve('src/server/db/migrations'));
-    return openClinicContext(db, today);
+    return openClinicContext(db, settings);
   });
   const app = createApp({
     connection,
-    office,
+    settings,
+    sessions: { secrets: ['a secret of the tests alone, and long enough'], prunes: false },
+    demo: true,
+    hosts,
+    proxies: false,
     library,
     consult: consultHere(),
     log: pino({ level: 'warn' }, { write: log }),
     webFolder: null,
   });
-  return { connection, db, office, close, app };
+  /** A browser page of ours in which nobody is signed in. */
+  const stranger = () => request.agent(app).set('sec-fetch-site', 'same-origin');
+  /** A client of somebody of that role at a clinic, who is signed in; the clinic of the server when none is named. */
+  const as = async (role: Role, clinicId = office.id) => {
+    const personId = newId();
+    const name = `Some ${role}`;
+    const email = `${personId}@clinic.example`;
+    await db.insert(people).values({ id: personId, clinicId, name, email, role, demo: true });
+    const client = stranger();
+    await client.post('/api/session/demo').send({ personId }).expect(200);
+    return client;
+  };
+  return { connection, db, office, close, app, as, stranger };
 }

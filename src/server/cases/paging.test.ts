@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import request from 'supertest';
 import { openOwnDatabase, openServer } from '../../test/serverApp.ts';
 import { emptyPlant } from '../../contracts/applyCaseEvent.ts';
 import { casePageSchema, type CaseSummary } from '../../contracts/cases.ts';
@@ -8,6 +7,7 @@ import { insertCase } from './queries.ts';
 
 const own = await openOwnDatabase();
 const server = await openServer('2026-06-13', { address: own.url });
+const client = await server.as('advisor');
 afterAll(async () => {
   await server.close();
   await own.drop();
@@ -30,7 +30,7 @@ async function allPages(path: string): Promise<CaseSummary[]> {
   const lines: CaseSummary[] = [];
   let after = '';
   for (let pages = 0; pages < 10; pages++) {
-    const { body } = await request(server.app).get(`${path}${after}`);
+    const { body } = await client.get(`${path}${after}`);
     const page = casePageSchema.parse(body);
     lines.push(...page.cases);
     if (page.next === null) return lines;

@@ -5,13 +5,18 @@ import type { Queries } from '../db/connect.ts';
 import { caseEvents, casePlants, cases, enquirers, observations } from '../db/schema.ts';
 import { observationRows, plantRow, toRecord } from './rows.ts';
 
-/** Reads a case; `lock` keeps other writers out until the transaction ends. Null when there is none. */
-export async function readCase(db: Queries, id: string, lock: boolean): Promise<CaseRecord | null> {
+/** Reads a case of a clinic; `lock` keeps other writers out until the transaction ends. Null when there is none. */
+export async function readCase(
+  db: Queries,
+  clinicId: number,
+  id: string,
+  lock: boolean,
+): Promise<CaseRecord | null> {
   const query = db
     .select({ head: cases, enquirer: enquirers })
     .from(cases)
     .leftJoin(enquirers, eq(enquirers.id, cases.enquirerId))
-    .where(eq(cases.id, id));
+    .where(and(eq(cases.id, id), eq(cases.clinicId, clinicId)));
   const [found] = await (lock ? query.for('update', { of: cases }) : query);
   if (!found) return null;
   const plants = await db
@@ -77,11 +82,13 @@ async function readSummaries(
 /** Cases that are not closed, the newest first; closed ones on request. */
 export function listCases(
   db: Queries,
+  clinicId: number,
   closed: boolean,
   { limit, after }: PageQuery,
 ): Promise<CaseSummary[]> {
   return readSummaries(db, {
     where: and(
+      eq(cases.clinicId, clinicId),
       closed ? eq(cases.status, 'closed') : ne(cases.status, 'closed'),
       after
         ? sql`(${cases.openedAt}, ${cases.id}) < (${after.value}::timestamptz, ${after.id}::uuid)`
@@ -93,9 +100,14 @@ export function listCases(
 }
 
 /** Call-backs of cases that are not closed, the most overdue first. */
-export function listCallBacks(db: Queries, { limit, after }: PageQuery): Promise<CaseSummary[]> {
+export function listCallBacks(
+  db: Queries,
+  clinicId: number,
+  { limit, after }: PageQuery,
+): Promise<CaseSummary[]> {
   return readSummaries(db, {
     where: and(
+      eq(cases.clinicId, clinicId),
       isNotNull(cases.callBackOn),
       ne(cases.status, 'closed'),
       after
@@ -172,11 +184,11 @@ export async function saveCase(
   after: CaseRecord,
   { clinicId, purgeOn }: { readonly clinicId: number; readonly purgeOn: string },
 ): Promise<void> {
-  const { id, status, channel, callBackOn, version, conflicts } = after;
+  const { id, status, channel, callBackOn, version, conflicts, release } = after;
   if (after.enquirer !== before.enquirer) await saveEnquirer(db, after, clinicId, purgeOn);
   await db
     .update(cases)
-    .set({ status, channel, callBackOn, version, conflicts })
+    .set({ status, channel, callBackOn, version, conflicts, release })
     .where(eq(cases.id, id));
   for (const [position, plant] of after.plants.entries()) {
     const known = before.plants.find((one) => one.id === plant.id);
@@ -188,7 +200,7 @@ export async function saveCase(
 export async function insertEvents(
   db: Queries,
   caseId: string,
-  baseVersion: number,
+  { baseVersion, personId }: { readonly baseVersion: number; readonly personId: string | null },
   events: readonly StoredEvent[],
 ): Promise<void> {
   if (events.length === 0) return;
@@ -200,6 +212,7 @@ export async function insertEvents(
       author,
       device,
       baseVersion,
+      personId,
       event,
       conflicts,
     })),
@@ -228,8 +241,15 @@ export async function readEvents(
   return limit === undefined ? query : query.limit(limit);
 }
 
-/** The version of a case; null when there is none. */
-export async function readVersion(db: Queries, id: string): Promise<number | null> {
-  const [head] = await db.select({ version: cases.version }).from(cases).where(eq(cases.id, id));
+/** The version of a case of a clinic; null when there is none. */
+export async function readVersion(
+  db: Queries,
+  clinicId: number,
+  id: string,
+): Promise<number | null> {
+  const [head] = await db
+    .select({ version: cases.version })
+    .from(cases)
+    .where(and(eq(cases.id, id), eq(cases.clinicId, clinicId)));
   return head?.version ?? null;
 }

@@ -3,11 +3,10 @@ import { z } from 'zod';
 import { appendEventsSchema } from '../../contracts/caseEvents.ts';
 import { openCaseSchema } from '../../contracts/cases.ts';
 import type { Problem } from '../../contracts/problem.ts';
-import type { ClinicContext } from '../clinic/clinicContext.ts';
-import type { Connection } from '../db/connect.ts';
+import { guarded, type Door } from '../access/guard.ts';
 import { readBody } from '../http/problems.ts';
-import { fromDatabase, type Reply } from '../http/respond.ts';
-import { listCallBacks, listCases, type PageKey } from './queries.ts';
+import type { Reply } from '../http/respond.ts';
+import { listCallBacks, listCases, type PageKey, type PageQuery } from './queries.ts';
 import {
   append,
   changesSince,
@@ -29,6 +28,13 @@ const NO_KEY: Problem = {
   field: 'after',
   message: 'That is no place in the list.',
   cure: 'Send "next" of an earlier page, or leave "after" out for the first one.',
+};
+
+const ID_TAKEN: Problem = {
+  code: 'conflict',
+  field: 'id',
+  message: 'A case of this id is kept already, and not by this clinic.',
+  cure: 'Give the case an id of its own.',
 };
 
 const isUuid = (id: unknown): id is string => z.uuid().safeParse(id).success;
@@ -64,67 +70,68 @@ function pageKeyOf({ query: { after } }: Request): PageKey | null | undefined {
 }
 
 /** Routes below `/api/cases`. */
-export function caseRoutes(connection: Connection, office: ClinicContext): Router {
+export function caseRoutes(door: Door): Router {
   const routes = Router();
 
   routes.get(
     '/',
-    fromDatabase(connection, async (db, request): Promise<Reply> => {
+    guarded(door, 'cases.read', async (db, request, { clinicId }): Promise<Reply> => {
       const after = pageKeyOf(request);
       if (after === undefined) return { problem: NO_KEY };
       const closed = request.query.status === 'closed';
-      const list = (query: Parameters<typeof listCases>[2]) => listCases(db, closed, query);
+      const list = (query: PageQuery) => listCases(db, clinicId, closed, query);
       return { body: await readPage(list, after, ({ openedAt }) => openedAt) };
     }),
   );
 
   routes.get(
     '/call-backs',
-    fromDatabase(connection, async (db, request): Promise<Reply> => {
+    guarded(door, 'cases.read', async (db, request, { clinicId }): Promise<Reply> => {
       const after = pageKeyOf(request);
       if (after === undefined) return { problem: NO_KEY };
-      const list = (query: Parameters<typeof listCallBacks>[1]) => listCallBacks(db, query);
+      const list = (query: PageQuery) => listCallBacks(db, clinicId, query);
       return { body: await readPage(list, after, ({ callBackOn }) => callBackOn ?? '') };
     }),
   );
 
   routes.post(
     '/',
-    fromDatabase(connection, async (db, request): Promise<Reply> => {
+    guarded(door, 'cases.write', async (db, request, { office }): Promise<Reply> => {
       const body = readBody(openCaseSchema, request.body);
       if (!body.ok) return { problem: body.error };
-      return { status: 201, body: { case: await openCase(db, office, body.value) } };
+      const record = await openCase(db, office, body.value);
+      return record ? { status: 201, body: { case: record } } : { problem: ID_TAKEN };
     }),
   );
 
   routes.get(
     '/:id',
-    fromDatabase(connection, async (db, request): Promise<Reply> => {
+    guarded(door, 'cases.read', async (db, request, { clinicId }): Promise<Reply> => {
       const id = idOf(request);
-      const record = id === null ? null : await findCase(db, id);
+      const record = id === null ? null : await findCase(db, clinicId, id);
       return record ? { body: { case: record } } : { problem: NOT_FOUND };
     }),
   );
 
   routes.get(
     '/:id/events',
-    fromDatabase(connection, async (db, request): Promise<Reply> => {
+    guarded(door, 'cases.read', async (db, request, { clinicId }): Promise<Reply> => {
       const id = idOf(request);
       const after = afterSchema.safeParse(request.query.after ?? 0);
       if (!after.success) return { problem: NO_KEY };
-      const changes = id === null ? null : await changesSince(db, id, after.data);
+      const changes = id === null ? null : await changesSince(db, clinicId, id, after.data);
       return changes ? { body: changes } : { problem: NOT_FOUND };
     }),
   );
 
   routes.post(
     '/:id/events',
-    fromDatabase(connection, async (db, request): Promise<Reply> => {
+    guarded(door, 'cases.write', async (db, request, actor): Promise<Reply> => {
       const id = idOf(request);
       const body = readBody(appendEventsSchema, request.body);
       if (!body.ok) return { problem: body.error };
       if (id === null) return { problem: NOT_FOUND };
-      const appended = await append(db, office, id, body.value);
+      const appended = await append(db, actor, id, body.value);
       return appended.ok ? { body: appended.value } : { problem: problemOf(appended.error) };
     }),
   );

@@ -61,6 +61,7 @@ export function toRecord({ head, enquirer, plants, observations: all }: CaseRows
     callBackOn: head.callBackOn,
     plants: plants.map((row) => toPlant(row, all)),
     conflicts: head.conflicts,
+    release: head.release,
   };
 }
 

@@ -4,9 +4,11 @@ import type { Appended, Changes } from '../../contracts/caseEvents.ts';
 import type { CasePage, CaseRecord, CaseSummary, OpenCase } from '../../contracts/cases.ts';
 import { addDays, isoDay, parseDay } from '../../core/timing/calendar.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
-import type { ClinicContext } from '../clinic/clinicContext.ts';
+import type { Actor } from '../access/guard.ts';
+import type { ClinicContext } from '../office/clinicContext.ts';
 import type { Database, Queries } from '../db/connect.ts';
 import { errorCode } from '../db/errors.ts';
+import { refusalOf } from './mayHappen.ts';
 import {
   insertCase,
   insertEvents,
@@ -41,23 +43,24 @@ function purgeDate(today: string): string {
 const SNAPSHOT = 'isolation level repeatable read read only';
 
 /** A case as it stands; null when there is none. */
-export function findCase(db: Database, id: string): Promise<CaseRecord | null> {
-  return db.transaction((tx) => readCase(tx, id, false), SNAPSHOT);
+export function findCase(db: Database, clinicId: number, id: string): Promise<CaseRecord | null> {
+  return db.transaction((tx) => readCase(tx, clinicId, id, false), SNAPSHOT);
 }
 
-/** Opens a case with one empty plant at the clinic's place and date; the same id again returns the case that is there. */
+/**
+ * Opens a case with one empty plant at the clinic's place and date; the same id again returns the case that is there. Null
+ * when another clinic has a case of that id.
+ */
 export async function openCase(
   db: Database,
   office: ClinicContext,
   { id, channel }: OpenCase,
-): Promise<CaseRecord> {
+): Promise<CaseRecord | null> {
   const plant = emptyPlant('plant-1', office.today(), office.place);
   await db.transaction((tx) =>
     insertCase(tx, office.id, { id, channel, openedAt: office.now().toISOString(), plant }),
   );
-  const record = await findCase(db, id);
-  if (!record) throw new Error(`case ${id} was written and cannot be read`);
-  return record;
+  return findCase(db, office.id, id);
 }
 
 interface Sending {
@@ -68,24 +71,34 @@ interface Sending {
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const IS_TAKEN = '23505';
 
+/** The id that an event came with, whatever else of it may be wrong. */
+const idOfSent = (sent: unknown): unknown =>
+  typeof sent === 'object' && sent !== null && 'id' in sent ? sent.id : null;
+
 /** Appends inside a transaction. */
 async function appendLocked(
   tx: Queries,
-  office: ClinicContext,
+  actor: Actor,
   id: string,
   { baseVersion, events }: Sending,
 ): Promise<Result<Appended, CaseProblem>> {
-  const before = await readCase(tx, id, true);
+  const before = await readCase(tx, actor.clinicId, id, true);
   if (!before) return fail({ code: 'not-found' });
   const { version } = before;
   if (version < baseVersion || version - baseVersion > MAX_CHANGES)
     return fail({ code: 'other-version', version });
   const log = await readEvents(tx, id, { after: baseVersion });
-  const { record, applied, refused } = appendEvents(before, log, events);
+  const { office, name: author } = actor;
+  const ids = new Set(events.map(idOfSent));
+  const unseen = log.filter(({ id: known }) => !ids.has(known));
+  const { record, applied, refused } = appendEvents(before, log, events, {
+    author,
+    mayHappen: (at, event) => refusalOf(actor, at, event, unseen),
+  });
   if (applied.length > 0) {
     const purgeOn = purgeDate(office.today());
     await saveCase(tx, before, record, { clinicId: office.id, purgeOn });
-    await insertEvents(tx, id, baseVersion, applied);
+    await insertEvents(tx, id, { baseVersion, personId: actor.id }, applied);
   }
   const since = log.map(({ at: _at, ...event }) => event);
   return ok({ version: record.version, events: [...since, ...applied], refused });
@@ -97,12 +110,12 @@ async function appendLocked(
  */
 export async function append(
   db: Database,
-  office: ClinicContext,
+  actor: Actor,
   id: string,
   sending: Sending,
 ): Promise<Result<Appended, CaseProblem>> {
   try {
-    return await db.transaction((tx) => appendLocked(tx, office, id, sending));
+    return await db.transaction((tx) => appendLocked(tx, actor, id, sending));
   } catch (error) {
     // Nothing but the id of an event is made by the sender and must be the only one of its kind.
     if (errorCode(error) === IS_TAKEN) return fail({ code: 'id-taken' });
@@ -113,11 +126,12 @@ export async function append(
 /** What happened to a case behind a version; null when there is no such case. */
 export async function changesSince(
   db: Database,
+  clinicId: number,
   id: string,
   after: number,
 ): Promise<Changes | null> {
   return db.transaction(async (tx) => {
-    const version = await readVersion(tx, id);
+    const version = await readVersion(tx, clinicId, id);
     if (version === null) return null;
     const events = await readEvents(tx, id, { after, limit: MAX_CHANGES });
     return { version, events, more: (events.at(-1)?.version ?? version) < version };

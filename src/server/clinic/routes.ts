@@ -12,16 +12,18 @@ import {
 import { experienceIn, type Outcome } from '../../core/diagnosis/learning.ts';
 import type { Problem } from '../../contracts/problem.ts';
 import { causeIdSchema } from '../../core/schema/common.ts';
-import type { Connection, Database } from '../db/connect.ts';
-import { caseEvents, casePlants, clinicLabels, clinics } from '../db/schema.ts';
+import { guarded, type Actor, type Door } from '../access/guard.ts';
+import { writeAudit } from '../audit/auditLog.ts';
+import type { Database } from '../db/connect.ts';
+import { caseEvents, casePlants, cases, clinicLabels, clinics } from '../db/schema.ts';
 import { readBody } from '../http/problems.ts';
-import { fromDatabase, type Reply } from '../http/respond.ts';
-import type { ClinicContext } from './clinicContext.ts';
+import type { Reply } from '../http/respond.ts';
+import type { ClinicContext } from '../office/clinicContext.ts';
 
 const monthOf = (isoDate: string): number => Number(isoDate.slice(5, 7));
 
-/** Outcomes of all cases; a row whose cause is no id (from an older library) is left out. */
-async function readOutcomes(db: Database): Promise<Outcome[]> {
+/** Outcomes of all cases of a clinic; a row whose cause is no id (from an older library) is left out. */
+async function readOutcomes(db: Database, clinicId: number): Promise<Outcome[]> {
   const rows = await db
     .select({
       cause: casePlants.outcomeCause,
@@ -29,7 +31,8 @@ async function readOutcomes(db: Database): Promise<Outcome[]> {
       on: casePlants.outcomeOn,
     })
     .from(casePlants)
-    .where(isNotNull(casePlants.outcomeCause));
+    .innerJoin(cases, eq(cases.id, casePlants.caseId))
+    .where(and(eq(cases.clinicId, clinicId), isNotNull(casePlants.outcomeCause)));
   return rows.flatMap(({ cause, confirmed, on }) => {
     const id = causeIdSchema.safeParse(cause);
     if (!id.success || confirmed === null || on === null) return [];
@@ -42,7 +45,7 @@ async function readExperience(db: Database, office: ClinicContext): Promise<Clin
     .select({ learning: clinics.learning })
     .from(clinics)
     .where(eq(clinics.id, office.id));
-  const counts = experienceIn(monthOf(office.today()), await readOutcomes(db));
+  const counts = experienceIn(monthOf(office.today()), await readOutcomes(db, office.id));
   const seen = [...counts]
     .map(([cause, cases]) => ({ cause, cases }))
     .sort((a, b) => b.cases - a.cases || (a.cause < b.cause ? -1 : 1));
@@ -52,14 +55,15 @@ async function readExperience(db: Database, office: ClinicContext): Promise<Clin
 const MAX_PHRASES = 500;
 
 /** Words that advisors tied to findings, over all cases of the clinic. */
-async function readTiedPhrases(db: Database): Promise<TiedPhrases> {
+async function readTiedPhrases(db: Database, clinicId: number): Promise<TiedPhrases> {
   const finding = sql<string>`${caseEvents.event} ->> 'finding'`;
   const said = sql<string>`lower(${caseEvents.event} ->> 'said')`;
   const times = sql<number>`count(*)::int`;
   const phrases = await db
     .select({ finding, said, times })
     .from(caseEvents)
-    .where(sql`${caseEvents.event} ->> 'kind' = 'phrase-tied'`)
+    .innerJoin(cases, eq(cases.id, caseEvents.caseId))
+    .where(and(eq(cases.clinicId, clinicId), sql`${caseEvents.event} ->> 'kind' = 'phrase-tied'`))
     .groupBy(finding, said)
     .orderBy(desc(times), finding, said)
     .limit(MAX_PHRASES);
@@ -113,41 +117,58 @@ async function removeLabel(db: Database, office: ClinicContext, body: unknown): 
   return { body: await readLabels(db, office) };
 }
 
-/** The clinic, and what it has learned from its confirmed cases. */
-export function clinicRoutes(connection: Connection, office: ClinicContext): Router {
-  const routes = Router();
-  routes.get('/', (_request, response) => {
-    const { name, region, place, country } = office;
-    response.json({ name, region, place, country, today: office.today() });
+/** Switches learning; it changes what every advisor is told, so it is written down. */
+async function setLearning(db: Database, actor: Actor, sent: unknown): Promise<Reply> {
+  const body = readBody(learningSchema, sent);
+  if (!body.ok) return { problem: body.error };
+  const { id: personId, clinicId, office } = actor;
+  const action = body.value.learning ? 'learning-on' : 'learning-off';
+  await db.transaction(async (tx) => {
+    await tx.update(clinics).set(body.value).where(eq(clinics.id, clinicId));
+    await writeAudit(tx, { clinicId, personId, action, subject: String(clinicId) });
   });
+  return { body: await readExperience(db, office) };
+}
+
+/** The clinic, and what it has learned from its confirmed cases. */
+export function clinicRoutes(door: Door): Router {
+  const routes = Router();
+  routes.get(
+    '/',
+    guarded(door, 'clinic.read', (_db, _request, { office }) => {
+      const { name, region, place, country } = office;
+      return Promise.resolve({ body: { name, region, place, country, today: office.today() } });
+    }),
+  );
   routes.get(
     '/experience',
-    fromDatabase(connection, async (db) => ({ body: await readExperience(db, office) })),
+    guarded(door, 'clinic.read', async (db, _request, { office }) => ({
+      body: await readExperience(db, office),
+    })),
   );
   routes.get(
     '/phrases',
-    fromDatabase(connection, async (db) => ({ body: await readTiedPhrases(db) })),
+    guarded(door, 'cases.read', async (db, _request, { clinicId }) => ({
+      body: await readTiedPhrases(db, clinicId),
+    })),
   );
   routes.get(
     '/labels',
-    fromDatabase(connection, async (db) => ({ body: await readLabels(db, office) })),
+    guarded(door, 'clinic.read', async (db, _request, { office }) => ({
+      body: await readLabels(db, office),
+    })),
   );
   routes.post(
     '/labels',
-    fromDatabase(connection, (db, { body }) => keepLabel(db, office, body)),
+    guarded(door, 'labels.write', (db, { body }, { office }) => keepLabel(db, office, body)),
   );
   routes.post(
     '/labels/remove',
-    fromDatabase(connection, (db, { body }) => removeLabel(db, office, body)),
+    guarded(door, 'labels.write', (db, { body }, { office }) => removeLabel(db, office, body)),
   );
   routes.post(
     '/learning',
-    fromDatabase(connection, async (db, request): Promise<Reply> => {
-      const body = readBody(learningSchema, request.body);
-      if (!body.ok) return { problem: body.error };
-      await db.update(clinics).set(body.value).where(eq(clinics.id, office.id));
-      return { body: await readExperience(db, office) };
-    }),
+    guarded(door, 'clinic.learn', (db, { body }, actor) => setLearning(db, actor, body)),
   );
   return routes;
 }

@@ -30,6 +30,8 @@ export interface Connection {
    * repeatable: after a lost answer it may have been done already.
    */
   readonly run: <T>(work: (db: Database) => Promise<T>) => Promise<T>;
+  /** One statement of a package that writes its own SQL, run again as `run` does it. */
+  readonly query: (text: string, values?: readonly unknown[]) => Promise<pg.QueryResult>;
   /** Whether the database answers within a second. */
   readonly isUp: () => Promise<boolean>;
 }
@@ -145,6 +147,7 @@ export function connect(
     },
     close: () => pool.end(),
     run: (work) => retrying(() => work(db)),
+    query: (text, values = []) => retrying(() => pool.query(text, [...values])),
     isUp: () =>
       new Promise((answer) => {
         const timer = setTimeout(() => answer(false), PING_MS);

@@ -2,7 +2,6 @@ import { sql } from 'drizzle-orm';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import request from 'supertest';
 import { openOwnDatabase, openServer } from '../../test/serverApp.ts';
 import { sentEvent, wordsEvent } from '../../test/sentEvents.ts';
 import { appendedSchema, changesSchema } from '../../contracts/caseEvents.ts';
@@ -49,8 +48,9 @@ it('opens a case of the version before with all it held, replays it, and goes on
   await earlier.db.execute(EARLIER_CASE);
   await earlier.close();
   const server = await openServer('2026-06-13', { address: own.url });
+  const client = await server.as('advisor');
   try {
-    const read = await request(server.app).get(`/api/cases/${CASE}`);
+    const read = await client.get(`/api/cases/${CASE}`);
     const record = caseRecordSchema.parse((read.body as { case: unknown }).case);
     expect(record).toMatchObject({
       version: 3,
@@ -63,7 +63,7 @@ it('opens a case of the version before with all it held, replays it, and goes on
         },
       ],
     });
-    const log = await request(server.app).get(`/api/cases/${CASE}/events`);
+    const log = await client.get(`/api/cases/${CASE}/events`);
     const { events } = changesSchema.parse(log.body);
     expect(events.map(({ event }) => event.kind)).toEqual([
       'enquirer-set',
@@ -71,7 +71,7 @@ it('opens a case of the version before with all it held, replays it, and goes on
       'answer-given',
     ]);
     const sending = { baseVersion: 3, events: [sentEvent(wordsEvent('The '))] };
-    const appended = await request(server.app).post(`/api/cases/${CASE}/events`).send(sending);
+    const appended = await client.post(`/api/cases/${CASE}/events`).send(sending);
     expect(appendedSchema.parse(appended.body)).toMatchObject({ version: 4, refused: null });
   } finally {
     await server.close();

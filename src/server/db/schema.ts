@@ -1,11 +1,13 @@
 import type { ConsultResponse } from '../../contracts/consult.ts';
 import { sql } from 'drizzle-orm';
 import {
+  bigint,
   boolean,
   date,
   doublePrecision,
   index,
   integer,
+  json,
   jsonb,
   pgTable,
   primaryKey,
@@ -17,7 +19,8 @@ import {
 } from 'drizzle-orm/pg-core';
 import { CONFIRMATIONS } from '../../core/diagnosis/learning.ts';
 import type { LoggedEvent } from '../../contracts/caseEvents.ts';
-import type { CasePlan, Conflict } from '../../contracts/cases.ts';
+import { ROLES } from '../../contracts/access.ts';
+import type { CasePlan, Conflict, Release } from '../../contracts/cases.ts';
 
 export const clinics = pgTable('clinics', {
   id: serial().primaryKey(),
@@ -30,6 +33,86 @@ export const clinics = pgTable('clinics', {
   /** Whether confirmed cases move how common a cause is taken to be. */
   learning: boolean().notNull().default(true),
 });
+
+/** Who may sign in. */
+export const people = pgTable('people', {
+  id: uuid().primaryKey(),
+  clinicId: integer('clinic_id')
+    .notNull()
+    .references(() => clinics.id),
+  name: text().notNull(),
+  /** In small letters. */
+  email: text().notNull().unique(),
+  role: text({ enum: ROLES }).notNull(),
+  /** Hash by argon2id; null until a password was set. */
+  password: text(),
+  active: boolean().notNull().default(true),
+  /** Of the demonstration: signs in by being chosen. */
+  demo: boolean().notNull().default(false),
+  /** Sessions of an earlier number have ended. */
+  epoch: integer().notNull().default(0),
+});
+
+/** Passkeys of people, by the id that the device gave. */
+export const passkeys = pgTable(
+  'passkeys',
+  {
+    id: text().primaryKey(),
+    personId: uuid('person_id')
+      .notNull()
+      .references(() => people.id, { onDelete: 'cascade' }),
+    name: text().notNull(),
+    /** In base64url. */
+    publicKey: text('public_key').notNull(),
+    counter: bigint({ mode: 'number' }).notNull(),
+    transports: jsonb().$type<string[]>().notNull(),
+  },
+  (table) => [index('passkeys_by_person').on(table.personId)],
+);
+
+/** Links that are used once, by the hash of their secret. */
+export const links = pgTable('links', {
+  hash: text().primaryKey(),
+  purpose: text({ enum: ['first-coordinator', 'password'] }).notNull(),
+  personId: uuid('person_id').references(() => people.id, { onDelete: 'cascade' }),
+  until: timestamp({ withTimezone: true }).notNull(),
+});
+
+/** Sessions, in the form that connect-pg-simple reads. */
+export const sessions = pgTable(
+  'sessions',
+  {
+    sid: text().primaryKey(),
+    sess: json().notNull(),
+    expire: timestamp({ precision: 6, withTimezone: true }).notNull(),
+  },
+  (table) => [index('sessions_by_end').on(table.expire)],
+);
+
+/** Failed tries to sign in, in the form that rate-limiter-flexible reads. */
+export const signInTries = pgTable('sign_in_tries', {
+  key: text().primaryKey(),
+  points: integer().notNull().default(0),
+  expire: bigint({ mode: 'number' }),
+});
+
+/** What was done that somebody may have to answer for. Each line holds the hash of the one before; lines are only added. */
+export const auditLog = pgTable(
+  'audit_log',
+  {
+    seq: integer().primaryKey(),
+    /** Null for what is about no clinic. */
+    clinicId: integer('clinic_id'),
+    at: timestamp({ withTimezone: true, precision: 3 }).notNull(),
+    /** Null for the server, and for nobody known. */
+    personId: uuid('person_id'),
+    action: text().notNull(),
+    /** Id of what it was done to; no words, names or numbers. */
+    subject: text().notNull(),
+    hash: text().notNull(),
+  },
+  (table) => [index('audit_by_clinic').on(table.clinicId, table.seq)],
+);
 
 /** Little personal data, and a day on which it is deleted. */
 export const enquirers = pgTable('enquirers', {
@@ -58,11 +141,13 @@ export const cases = pgTable(
     version: integer().notNull(),
     /** Values that were set at once and that nobody has looked at yet. */
     conflicts: jsonb().$type<Conflict[]>().notNull().default([]),
+    /** Where the release of a trainee's advice stands; null while nobody asked for one. */
+    release: jsonb().$type<Release>(),
   },
   (table) => [
-    index('cases_by_opening').on(table.openedAt.desc(), table.id),
+    index('cases_by_opening').on(table.clinicId, table.openedAt.desc(), table.id),
     index('cases_by_call_back')
-      .on(table.callBackOn, table.id)
+      .on(table.clinicId, table.callBackOn, table.id)
       .where(sql`call_back_on is not null`),
   ],
 );
@@ -126,6 +211,8 @@ export const caseEvents = pgTable(
     eventId: uuid('event_id').notNull().unique(),
     author: text().notNull().default(''),
     device: text().notNull().default(''),
+    /** Who was signed in; null for events of earlier versions and of the server. */
+    personId: uuid('person_id'),
     /** Version that the sender last saw; null for events of earlier versions. */
     baseVersion: integer('base_version'),
     event: jsonb().$type<LoggedEvent>().notNull(),

@@ -3,7 +3,7 @@ import { appendEvents } from '../../contracts/appendEvents.ts';
 import { emptyPlant } from '../../contracts/applyCaseEvent.ts';
 import type { CaseEvent, SentEvent } from '../../contracts/caseEvents.ts';
 import { insertCase, insertEvents, readCase, saveCase } from '../cases/queries.ts';
-import type { ClinicContext } from '../clinic/clinicContext.ts';
+import type { ClinicContext } from '../office/clinicContext.ts';
 import type { Database } from '../db/connect.ts';
 import { DEMO_ENQUIRIES, type DemoEnquiry } from './enquiries.ts';
 
@@ -42,9 +42,9 @@ async function seedOne(
 ): Promise<boolean> {
   const plant = emptyPlant(PLANT_ID, enquiry.openedAt.slice(0, 10), office.place);
   return db.transaction(async (tx) => {
-    if (await readCase(tx, enquiry.id, false)) return false;
+    if (await readCase(tx, office.id, enquiry.id, false)) return false;
     if (!(await insertCase(tx, office.id, { ...enquiry, plant }))) return false;
-    const opened = await readCase(tx, enquiry.id, true);
+    const opened = await readCase(tx, office.id, enquiry.id, true);
     if (!opened) return false;
     const events = eventsOf(enquiry).map((event, i): SentEvent => ({
       id: idOf(enquiry.id, i),
@@ -56,7 +56,7 @@ async function seedOne(
     const { record, applied, refused } = appendEvents(opened, [], events);
     if (refused) throw new Error(`demonstration: ${refused.problem.message}`);
     await saveCase(tx, opened, record, { clinicId: office.id, purgeOn: PURGE_ON });
-    await insertEvents(tx, enquiry.id, 0, applied);
+    await insertEvents(tx, enquiry.id, { baseVersion: 0, personId: null }, applied);
     return true;
   });
 }

@@ -3,7 +3,7 @@ import type { Place } from '../../core/schema/place.ts';
 import { addDays, civil, dayOf, isoDay, parseDay } from '../../core/timing/calendar.ts';
 import { climateAt } from '../../core/timing/climate.ts';
 import { simulateWeather, withEvents, type WeatherEvent } from '../../core/timing/weather.ts';
-import type { ClinicContext } from '../clinic/clinicContext.ts';
+import type { ClinicContext } from '../office/clinicContext.ts';
 import type { Database } from '../db/connect.ts';
 import { weatherDays } from '../db/schema.ts';
 

@@ -13,11 +13,12 @@ import {
   type StationProblem,
   type StationRecord,
 } from '../../core/timing/stationCsv.ts';
-import type { ClinicContext } from '../clinic/clinicContext.ts';
-import type { Connection, Database } from '../db/connect.ts';
+import type { ClinicContext } from '../office/clinicContext.ts';
+import { guarded, type Door } from '../access/guard.ts';
+import type { Database } from '../db/connect.ts';
 import { weatherDays } from '../db/schema.ts';
 import { readBody } from '../http/problems.ts';
-import { fromDatabase, type Reply } from '../http/respond.ts';
+import type { Reply } from '../http/respond.ts';
 
 async function readWeather(db: Database, office: ClinicContext): Promise<ClinicWeather> {
   const rows = await db
@@ -92,20 +93,22 @@ function unreadable(problems: readonly StationProblem[]): Problem {
 }
 
 /** Routes below `/api/weather`. */
-export function weatherRoutes(connection: Connection, office: ClinicContext): Router {
+export function weatherRoutes(door: Door): Router {
   const routes = Router();
   routes.get(
     '/',
-    fromDatabase(connection, async (db) => ({ body: await readWeather(db, office) })),
+    guarded(door, 'clinic.read', async (db, _request, { office }) => ({
+      body: await readWeather(db, office),
+    })),
   );
   routes.post(
     '/',
-    fromDatabase(connection, async (db, request): Promise<Reply> => {
+    guarded(door, 'weather.import', async (db, request, { clinicId }): Promise<Reply> => {
       const body = readBody(importWeatherSchema, request.body);
       if (!body.ok) return { problem: body.error };
       const record = readStationCsv(body.value.csv);
       return record.ok
-        ? { body: await keepWeather(db, office.id, record.value) }
+        ? { body: await keepWeather(db, clinicId, record.value) }
         : { problem: unreadable(record.error) };
     }),
   );

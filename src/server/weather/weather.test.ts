@@ -1,10 +1,10 @@
-import request from 'supertest';
 import { library, openServer } from '../../test/serverApp.ts';
 import { importedSchema, weatherSchema } from '../../contracts/weather.ts';
 import { weatherDays } from '../db/schema.ts';
 import { seedWeather } from '../demo/weather.ts';
 
-const { app, close, db, office } = await openServer('2026-06-13');
+const { close, db, office, as } = await openServer('2026-06-13');
+const client = await as('coordinator');
 const empty = () => db.delete(weatherDays);
 beforeAll(empty);
 afterAll(async () => {
@@ -13,8 +13,8 @@ afterAll(async () => {
   await close();
 });
 
-const read = async () => weatherSchema.parse((await request(app).get('/api/weather')).body);
-const send = (csv: string) => request(app).post('/api/weather').send({ csv });
+const read = async () => weatherSchema.parse((await client.get('/api/weather')).body);
+const send = (csv: string) => client.post('/api/weather').send({ csv });
 
 it('has a simulated station up to yesterday, with a late frost and a gap, written once', async () => {
   expect((await read()).source).toBe('none');

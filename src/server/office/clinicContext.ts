@@ -1,10 +1,10 @@
-import { asc } from 'drizzle-orm';
+import { asc, type InferSelectModel } from 'drizzle-orm';
 import type { Coordinates } from '../../core/timing/climate.ts';
 import { isoDay, dayOf } from '../../core/timing/calendar.ts';
 import type { Database } from '../db/connect.ts';
 import { clinics } from '../db/schema.ts';
 
-/** The clinic this server works for, and its clock. */
+/** A clinic that a server works for, and its clock. */
 export interface ClinicContext {
   readonly id: number;
   readonly name: string;
@@ -41,15 +41,18 @@ function civilDay(moment: Date, longitude: number): string {
   return isoDay(dayOf(local.getUTCFullYear(), local.getUTCMonth() + 1, local.getUTCDate()));
 }
 
-/** Opens the clinic of this database, making the demonstration's when there is none. */
-export async function openClinicContext(
-  db: Database,
-  pinnedDay: string | undefined,
-  country?: string,
-): Promise<ClinicContext> {
-  const [known] = await db.select().from(clinics).orderBy(asc(clinics.id)).limit(1);
-  const row = known ?? (await db.insert(clinics).values(DEMO_CLINIC).returning())[0];
-  if (!row) throw new Error('the clinic could not be written');
+/** What the environment says of every clinic of a server. */
+export interface ClinicSettings {
+  /** Day on which the clock is pinned. */
+  readonly pinnedDay?: string | undefined;
+  readonly country?: string | undefined;
+}
+
+/** The clinic of a row, with its clock. */
+export function clinicContext(
+  row: InferSelectModel<typeof clinics>,
+  { pinnedDay, country }: ClinicSettings,
+): ClinicContext {
   const now = makeClock(pinnedDay);
   return {
     id: row.id,
@@ -60,4 +63,15 @@ export async function openClinicContext(
     now,
     today: () => pinnedDay ?? civilDay(now(), row.longitude),
   };
+}
+
+/** Opens the first clinic of this database, making the demonstration's when there is none. */
+export async function openClinicContext(
+  db: Database,
+  settings: ClinicSettings,
+): Promise<ClinicContext> {
+  const [known] = await db.select().from(clinics).orderBy(asc(clinics.id)).limit(1);
+  const row = known ?? (await db.insert(clinics).values(DEMO_CLINIC).returning())[0];
+  if (!row) throw new Error('the clinic could not be written');
+  return clinicContext(row, settings);
 }

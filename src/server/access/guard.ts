@@ -1,0 +1,68 @@
+import { eq } from 'drizzle-orm';
+import type { Request, RequestHandler } from 'express';
+import { can, type Action, type Role } from '../../contracts/access.ts';
+import type { Problem } from '../../contracts/problem.ts';
+import { clinicContext, type ClinicContext, type ClinicSettings } from '../office/clinicContext.ts';
+import type { Connection, Database, Queries } from '../db/connect.ts';
+import { clinics, people } from '../db/schema.ts';
+import { fromDatabase, type Reply } from '../http/respond.ts';
+
+/** Who is signed in, and the clinic they work for. */
+export interface Actor {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+  readonly clinicId: number;
+  readonly office: ClinicContext;
+}
+
+/** What every guarded route works with. */
+export interface Door {
+  readonly connection: Connection;
+  readonly settings: ClinicSettings;
+}
+
+export const SIGNED_OUT: Problem = {
+  code: 'signed-out',
+  field: null,
+  message: 'Nobody is signed in here.',
+  cure: 'Sign in; what was typed is kept on this device.',
+};
+export const FORBIDDEN: Problem = {
+  code: 'forbidden',
+  field: null,
+  message: 'Your role at this clinic does not include that.',
+  cure: 'Ask a coordinator to do it, or to change your role.',
+};
+
+/** The person of the session of a request; null when there is none, it has ended, or the account was closed. */
+export async function actorOf(
+  db: Queries,
+  request: Request,
+  settings: ClinicSettings,
+): Promise<Actor | null> {
+  const { personId, epoch } = request.session;
+  if (personId === undefined) return null;
+  const [found] = await db
+    .select({ person: people, clinic: clinics })
+    .from(people)
+    .innerJoin(clinics, eq(clinics.id, people.clinicId))
+    .where(eq(people.id, personId));
+  if (!found?.person.active || found.person.epoch !== epoch) return null;
+  const { id, name, role, clinicId } = found.person;
+  return { id, name, role, clinicId, office: clinicContext(found.clinic, settings) };
+}
+
+/** Answers a request from the database for who may ask it; everything else is refused before it is looked at. */
+export function guarded(
+  { connection, settings }: Door,
+  action: Action,
+  work: (db: Database, request: Request, actor: Actor) => Promise<Reply>,
+): RequestHandler {
+  return fromDatabase(connection, async (db, request): Promise<Reply> => {
+    const actor = await actorOf(db, request, settings);
+    if (!actor) return { problem: SIGNED_OUT };
+    if (!can(actor, action, actor)) return { problem: FORBIDDEN };
+    return work(db, request, actor);
+  });
+}
