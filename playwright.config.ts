@@ -1,10 +1,12 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './tests/support/chromium.ts';
+import { SESSION_FILE } from './tests/support/sessionFile.ts';
 
 const PORT = 4399;
 
 export default defineConfig({
   testDir: 'tests/e2e',
+  globalSetup: './tests/support/signIn.ts',
   // Generous: a shared machine has minutes in which everything takes ten times as long.
   timeout: 180_000,
   expect: { timeout: 40_000 },
@@ -14,6 +16,7 @@ export default defineConfig({
   reporter: 'list',
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
+    storageState: SESSION_FILE,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: CHROMIUM,
@@ -34,6 +37,7 @@ export default defineConfig({
       SOUNDING_TODAY: '2026-06-13',
       SOUNDING_DEMO: 'yes',
       SOUNDING_COUNTRY: 'us',
+      SESSION_SECRETS: 'known to these tests alone, on this machine alone',
     },
     reuseExistingServer: false,
     timeout: 30_000,

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
+import { ownSecret } from './lib/secrets.mjs';
 import { startCluster } from './lib/postgres.mjs';
 import { main, Stop } from './lib/run.mjs';
 import { checkNode, ensureBuild, ensureModules, ensurePackages, ROOT } from './lib/setup.mjs';
@@ -96,6 +97,7 @@ main(async () => {
     SOUNDING_TODAY: '2026-06-13',
     SOUNDING_DEMO: 'yes',
     SOUNDING_COUNTRY: 'us',
+    SESSION_SECRETS: ownSecret('session'),
     ...process.env,
     DATABASE_URL: cluster?.url ?? process.env.DATABASE_URL,
     PORT: String(PORT),

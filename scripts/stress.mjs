@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { numberOption } from './lib/options.mjs';
 import { startCluster } from './lib/postgres.mjs';
 import { main } from './lib/run.mjs';
@@ -15,7 +16,12 @@ main(async () => {
   const { runStress } = await loadProgram('src/cli/stress/runStress.ts', 'stress');
   const cluster = await startCluster('stress', { fast: true, fresh: true });
   try {
-    const { port, child } = await startServer({ DATABASE_URL: cluster.url, LOG_LEVEL: 'error' });
+    const { port, child } = await startServer({
+      DATABASE_URL: cluster.url,
+      LOG_LEVEL: 'error',
+      SOUNDING_DEMO: 'yes',
+      SESSION_SECRETS: randomBytes(32).toString('hex'),
+    });
     try {
       if (!(await runStress({ port, requests, seed }))) process.exitCode = 1;
     } finally {

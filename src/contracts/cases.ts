@@ -224,6 +224,8 @@ export const caseSummarySchema = z.object({
   words: z.string(),
   plant: z.string().nullable(),
   plantCount: z.number().int(),
+  /** Where the release of a trainee's advice stands; null while nobody asked for one. */
+  release: z.enum(RELEASE_STATES).nullable(),
 });
 export type CaseSummary = z.infer<typeof caseSummarySchema>;
 

@@ -8,6 +8,7 @@ import type { ConsultResponse } from '../contracts/consult.ts';
 import { createConsultant } from '../core/consult/consult.ts';
 import { caseLoaded } from '../web/store/cases/casesSlice.ts';
 import { selectRecord } from '../web/store/cases/selectors.ts';
+import { sessionRead } from '../web/store/session/sessionSlice.ts';
 import { store } from '../web/store/store.ts';
 import { CaseContext } from '../web/screens/case/common/useCase.ts';
 import { OPENED_CASE } from './caseRecord.ts';
@@ -48,6 +49,13 @@ const SPOTS = miniLibrary(
   },
 );
 
+/** Whoever works the panels. */
+const ADVISOR = {
+  id: '9e0a7d1c-0000-4000-8000-000000000002',
+  name: 'Some advisor',
+  role: 'advisor',
+  clinicId: 1,
+} as const;
 const [FERN] = OPENED_CASE.plants;
 
 /** A plant of the opened case with these words, and the consultant's own answer on them. */
@@ -80,6 +88,7 @@ interface Shown extends RenderResult {
 /** Draws a panel of a case whose record the page has loaded. */
 export function showPanel(panel: ReactElement, change: Partial<CaseRecord> = {}): Shown {
   const record = { ...OPENED_CASE, ...change };
+  store.dispatch(sessionRead({ person: ADVISOR, demo: [], firstRun: false }));
   store.dispatch(caseLoaded({ record, pending: [], refused: [] }));
   const drawn = render(
     <Provider store={store}>

@@ -5,13 +5,15 @@ import '@fontsource/ibm-plex-mono/500.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
-import { BrowserRouter } from 'react-router';
+import { BrowserRouter, Route, Routes } from 'react-router';
 import { App } from './app/App.tsx';
 import { GlobalStyle } from './kit/GlobalStyle.ts';
-import { startPage } from './store/page.ts';
+import { Gate } from './screens/entry/Gate.tsx';
+import { Join } from './screens/entry/Join.tsx';
+import { startSession } from './store/sessionActions.ts';
 import { store } from './store/store.ts';
 
-startPage();
+void startSession(store);
 
 const root = document.getElementById('root');
 if (root) {
@@ -20,7 +22,17 @@ if (root) {
       <Provider store={store}>
         <GlobalStyle />
         <BrowserRouter>
-          <App />
+          <Routes>
+            <Route path="/join" element={<Join />} />
+            <Route
+              path="*"
+              element={
+                <Gate>
+                  <App />
+                </Gate>
+              }
+            />
+          </Routes>
         </BrowserRouter>
       </Provider>
     </StrictMode>,

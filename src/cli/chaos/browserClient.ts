@@ -6,6 +6,7 @@ import {
   type Route,
 } from '@playwright/test';
 import { z } from 'zod';
+import type { SessionHeaders } from '../demoSession.ts';
 import { FaultyNetwork } from './faultyNetwork.ts';
 import { pause, untilDone, type Ledger } from './ledger.ts';
 
@@ -18,6 +19,13 @@ const sending = z.object({ events: z.array(z.object({ id: z.string() })) });
 /** Starts the browser in which pages are driven. */
 export function startBrowser(executablePath: string): Promise<Browser> {
   return chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
+}
+
+/** What a page is driven with. */
+interface BrowserParts {
+  readonly network: FaultyNetwork;
+  readonly ledger: Ledger;
+  readonly session: SessionHeaders;
 }
 
 /** A real page on a bad network: it types, goes from case to case, and is killed now and then. */
@@ -44,10 +52,11 @@ export class BrowserClient {
   static async start(
     browser: Browser,
     server: string,
-    network: FaultyNetwork,
-    ledger: Ledger,
+    { network, ledger, session }: BrowserParts,
   ): Promise<BrowserClient> {
     const context = await browser.newContext();
+    const [name = '', value = ''] = session.cookie.split('=', 2);
+    await context.addCookies([{ name, value, url: server, httpOnly: true, sameSite: 'Strict' }]);
     const client = new BrowserClient(context, server, network, ledger);
     await context.route(EVENTS, (route) => client.#spoil(route));
     return client;

@@ -3,7 +3,8 @@ import pg from 'pg';
 import { seeded } from '../../core/util/random.ts';
 import { newId } from '../../contracts/ids.ts';
 import type { CaseRecord } from '../../contracts/cases.ts';
-import { createApi } from '../../web/api/api.ts';
+import { createApi, type Api } from '../../web/api/api.ts';
+import { signInAtDemo } from '../demoSession.ts';
 import { BrowserClient, startBrowser } from './browserClient.ts';
 import { FaultyNetwork, throughNetwork } from './faultyNetwork.ts';
 import { Ledger, pause, untilDone } from './ledger.ts';
@@ -82,6 +83,8 @@ class Server {
         DATABASE_URL: cluster.url,
         PORT: String(port),
         SOUNDING_TODAY: '2026-06-13',
+        SOUNDING_DEMO: 'yes',
+        SESSION_SECRETS: 'known to this run alone, on this machine alone',
         LOG_LEVEL: process.env['CHAOS_LOG'] ?? 'silent',
       },
       stdio: process.env['CHAOS_LOG'] === undefined ? 'ignore' : 'inherit',
@@ -134,6 +137,8 @@ async function killDatabase(
 interface Round {
   readonly ledger: Ledger;
   readonly network: FaultyNetwork;
+  /** Calls past the bad network. */
+  readonly direct: Api;
   readonly random: () => number;
   readonly stores: readonly StoreClient[];
   readonly browsers: readonly BrowserClient[];
@@ -230,8 +235,7 @@ async function openAll(client: StoreClient, cases: readonly CaseRecord[]): Promi
   return seen;
 }
 
-async function openCases(address: string): Promise<CaseRecord[]> {
-  const api = createApi(address);
+async function openCases(api: Api): Promise<CaseRecord[]> {
   return Promise.all(
     Array.from({ length: CASES }, () => {
       const id = newId();
@@ -247,12 +251,11 @@ async function openCases(address: string): Promise<CaseRecord[]> {
 /** Compares when nothing moves any more: a page may still note by which library it was answered. */
 async function compareAtRest(
   { cluster }: ChaosOptions,
-  server: Server,
-  { stores, cases, ledger }: Round,
+  { stores, cases, ledger, direct: api }: Round,
 ): Promise<Findings> {
   const look = async (): Promise<Findings> => {
     const shown = (await Promise.all(stores.map((client) => openAll(client, cases)))).flat();
-    return compare(await readHeld(cluster.url, server.address, cases), ledger, shown);
+    return compare(await readHeld(cluster.url, api, cases), ledger, shown);
   };
   let found = await look();
   for (let tries = 0; tries < MAX_LOOKS && found.lost.length > 0; tries++) {
@@ -293,7 +296,7 @@ async function playRound(
   await Promise.all(browsers.map((client) => client.comeOnline()));
   let records: readonly CaseRecord[] = [];
   const refresh = setInterval(() => {
-    void readHeld(options.cluster.url, server.address, cases).then(
+    void readHeld(options.cluster.url, round.direct, cases).then(
       (held) => (records = held.map(({ record }) => record)),
       () => undefined,
     );
@@ -303,7 +306,7 @@ async function playRound(
     (client) => records.find(({ id }) => id === client.caseId) ?? null,
   );
   clearInterval(refresh);
-  const found = await compareAtRest(options, server, round);
+  const found = await compareAtRest(options, round);
   if (unrest !== null) totals.lost.push(unrest);
   const refused = stores.reduce((sum, client) => sum + client.refused(), 0);
   if (refused > 0) totals.lost.push(`${refused} changes were refused`);
@@ -326,20 +329,22 @@ export async function runChaos(options: ChaosOptions): Promise<boolean> {
   const browser = await startBrowser(options.chromium);
   try {
     await until(() => server.isUp(), MAX_DRAIN_MS * 2);
+    const session = await untilDone(() => signInAtDemo(server.address), MAX_DRAIN_MS);
     const browsers = await Promise.all(
       Array.from({ length: BROWSER_CLIENTS }, () =>
-        BrowserClient.start(browser, server.address, network, ledger),
+        BrowserClient.start(browser, server.address, { network, ledger, session }),
       ),
     );
-    const api = throughNetwork(createApi(server.address), network, ledger);
+    const direct = createApi(server.address, session);
+    const api = throughNetwork(direct, network, ledger);
     for (let number = 0; number < options.rounds; number++) {
       const random = seeded(options.seed + number);
       const stores = Array.from(
         { length: STORE_CLIENTS },
         (_, i) => new StoreClient(`Advisor ${i + 1}`, api, random, ledger),
       );
-      const cases = await openCases(server.address);
-      const round = { ledger, network, random, stores, browsers, cases };
+      const cases = await openCases(direct);
+      const round = { ledger, network, direct, random, stores, browsers, cases };
       await playRound(options, server, round, totals).finally(() => {
         for (const client of stores) client.stop();
       });

@@ -1,7 +1,8 @@
 import pg from 'pg';
 import { applyStoredEvent } from '../../contracts/applyCaseEvent.ts';
 import { storedEventSchema, type StoredEvent } from '../../contracts/caseEvents.ts';
-import { caseRecordSchema, type CaseRecord } from '../../contracts/cases.ts';
+import type { CaseRecord } from '../../contracts/cases.ts';
+import type { Api } from '../../web/api/api.ts';
 import type { Ledger } from './ledger.ts';
 
 /** What is wrong after a round; all empty when nothing is. */
@@ -30,7 +31,7 @@ async function readLog(client: pg.Client, caseId: string): Promise<readonly Stor
 /** Reads cases: the log from the database itself, the record as the server gives it. */
 export async function readHeld(
   databaseUrl: string,
-  server: string,
+  api: Api,
   opened: readonly CaseRecord[],
 ): Promise<readonly HeldCase[]> {
   const client = new pg.Client({ connectionString: databaseUrl });
@@ -39,13 +40,9 @@ export async function readHeld(
   try {
     const held: HeldCase[] = [];
     for (const one of opened) {
-      const answer = await fetch(`${server}/api/cases/${one.id}`);
-      const { case: record } = (await answer.json()) as { case: unknown };
-      held.push({
-        opened: one,
-        record: caseRecordSchema.parse(record),
-        log: await readLog(client, one.id),
-      });
+      const record = await api.readCase(one.id);
+      if (!record.ok) throw new Error(record.error.message);
+      held.push({ opened: one, record: record.value, log: await readLog(client, one.id) });
     }
     return held;
   } finally {

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import request from 'supertest';
+import { seedPeople } from '../../server/demo/people.ts';
+import { signInAtDemo } from '../demoSession.ts';
 import { hostileRequests } from './hostileRequests.ts';
 import { sendAll } from './sendRequests.ts';
 import { openOwnDatabase, openServer } from '../../test/serverApp.ts';
@@ -13,6 +14,9 @@ const server = await openServer('2026-06-13', { address: own.url });
 const http = createServer(server.app);
 await new Promise<void>((done) => http.listen(0, '127.0.0.1', done));
 const { port } = http.address() as AddressInfo;
+const client = await server.as('coordinator');
+await seedPeople(server.db, server.office.id);
+const session = await signInAtDemo(`http://127.0.0.1:${port}`);
 afterAll(async () => {
   http.closeAllConnections();
   await new Promise((done) => http.close(done));
@@ -26,7 +30,7 @@ it.each([
   ['/api/cases?after=nonsense', 422],
   ['/api/cases/call-backs?after=2026-02-30,5e0a7d1c-0000-4000-8000-000000000001', 422],
 ])('answers %s with %d and a cure', async (path, status) => {
-  const answer = await request(server.app).get(path);
+  const answer = await client.get(path);
   expect(answer.status).toBe(status);
   expect(problemSchema.parse(answer.body).error.cure).not.toBe('');
 });
@@ -50,10 +54,10 @@ it('takes numbers too small to store as zero', () => {
 
 it('finds fault with hostile requests in the sender alone, and answers all of them', async () => {
   const caseId = randomUUID();
-  await request(server.app).post('/api/cases').send({ id: caseId });
+  await client.post('/api/cases').send({ id: caseId }).expect(201);
   // The time is measured by npm run stress; here a shared machine must not fail the test.
   const requests = hostileRequests(1500, 20_260_613);
-  const report = await sendAll(requests, { port, caseId }, 8, 12_000);
+  const report = await sendAll(requests, { port, caseId, session }, 8, 12_000);
   expect(report.sent).toBe(1500);
   expect(report.serverErrors).toEqual([]);
   expect(report.hung).toEqual([]);

@@ -40,6 +40,16 @@ const BODIES: Readonly<Record<string, () => unknown>> = {
   '/api/clinic/learning': () => ({ learning: true }),
   '/api/clinic/labels': () => ({ id: newId(), name: 'Soap', text: 'Soap. CAUTION. For aphids.' }),
   '/api/clinic/labels/remove': () => ({ id: newId() }),
+  '/api/session': () => ({ email: 'nobody@clinic.example', password: 'a wrong one' }),
+  '/api/links/read': () => ({ token: 'a token that was never made' }),
+  '/api/people': () => ({
+    id: newId(),
+    name: 'Somebody',
+    email: `${newId()}@clinic.example`,
+    role: 'trainee',
+  }),
+  '/api/people/change': () => ({ id: newId(), name: 'Nobody' }),
+  '/api/people/link': () => ({ id: newId() }),
   '/api/weather': () => ({ csv: 'date,min_c,max_c,rain_mm\n2026-06-01,8,18,0\n' }),
 };
 const READS = [
@@ -52,6 +62,9 @@ const READS = [
   '/api/clinic/experience',
   '/api/clinic/labels',
   '/api/clinic/phrases',
+  '/api/people',
+  '/api/audit',
+  '/api/session',
   '/api/weather',
   '/api/live',
   '/api/openapi.json',

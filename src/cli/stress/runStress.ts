@@ -1,5 +1,6 @@
 import { entryAt } from '../../core/util/entryAt.ts';
 import { newId } from '../../contracts/ids.ts';
+import { signInAtDemo, type SessionHeaders } from '../demoSession.ts';
 import { hostileRequests, type RawRequest } from './hostileRequests.ts';
 import { sendAll, sendRaw } from './sendRequests.ts';
 import { Agent } from 'node:http';
@@ -48,8 +49,8 @@ const percentile = (values: readonly number[], share: number): number =>
   );
 
 /** Looks at the health while many consult at once; times in milliseconds. */
-async function healthUnderLoad(port: number) {
-  const target = { port, caseId: newId() };
+async function healthUnderLoad(port: number, session: SessionHeaders) {
+  const target = { port, caseId: newId(), session };
   const agent = new Agent({ keepAlive: true, maxSockets: CONSULTS + 4 });
   const looks: number[] = [];
   let busy = true;
@@ -74,11 +75,11 @@ async function healthUnderLoad(port: number) {
   };
 }
 
-async function openCase(port: number): Promise<string> {
+async function openCase(port: number, session: SessionHeaders): Promise<string> {
   const id = newId();
   await fetch(`http://127.0.0.1:${port}/api/cases`, {
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
+    headers: { ...session, 'content-type': 'application/json' },
     body: JSON.stringify({ id }),
   });
   return id;
@@ -86,14 +87,15 @@ async function openCase(port: number): Promise<string> {
 
 /** Sends hostile requests and many consultations at once to a server on this machine, and prints what came of them. */
 export async function runStress({ port, requests, seed }: StressOptions): Promise<boolean> {
-  const caseId = await openCase(port);
-  const report = await sendAll(hostileRequests(requests, seed), { port, caseId }, AT_ONCE);
+  const session = await signInAtDemo(`http://127.0.0.1:${port}`);
+  const caseId = await openCase(port, session);
+  const report = await sendAll(hostileRequests(requests, seed), { port, caseId, session }, AT_ONCE);
   for (const one of [...report.serverErrors, ...report.hung].slice(0, 10))
     console.log(one.method, one.path, one.headers, one.body?.toString().slice(0, 300));
   console.log(
     `requests ${report.sent}, answers of 5xx ${report.serverErrors.length}, hung ${report.hung.length}, slowest legal ${report.slowestLegal.ms.toFixed(0)} ms (${report.slowestLegal.path})`,
   );
-  const health = await healthUnderLoad(port);
+  const health = await healthUnderLoad(port, session);
   console.log(
     `consultations at once ${CONSULTS}, answered ${health.answered}, slowest ${health.slowestMs.toFixed(0)} ms, health p99 ${health.p99Ms.toFixed(0)} ms of ${health.looks}`,
   );

@@ -1,10 +1,13 @@
 import { Agent, request } from 'node:http';
+import type { SessionHeaders } from '../demoSession.ts';
 import type { RawRequest } from './hostileRequests.ts';
 
 /** Where requests go: a server on this machine, and a case of it. */
 export interface Target {
   readonly port: number;
   readonly caseId: string;
+  /** Sent with every request that does not bring its own. */
+  readonly session: SessionHeaders;
 }
 
 /** What came of many requests. */
@@ -30,7 +33,7 @@ interface Answer {
 /** Sends one request as it is and reads its answer to the end. */
 export function sendRaw(
   { method, path, headers, body }: RawRequest,
-  { port, caseId }: Target,
+  { port, caseId, session }: Target,
   agent: Agent,
 ): Promise<Answer> {
   const begun = performance.now();
@@ -44,7 +47,7 @@ export function sendRaw(
         agent,
         method,
         path: path.replace('ID', caseId),
-        headers: { ...headers, 'content-length': String(body?.length ?? 0) },
+        headers: { ...session, ...headers, 'content-length': String(body?.length ?? 0) },
         timeout: MAX_WAIT_MS,
       },
       (response) => {

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, gt, isNotNull, ne, sql, type SQL } from 'drizzle-orm';
+import type { ReleaseState } from '../../contracts/access.ts';
 import type { StoredEvent } from '../../contracts/caseEvents.ts';
 import type { CasePlant, CaseRecord, CaseSummary } from '../../contracts/cases.ts';
 import type { Queries } from '../db/connect.ts';
@@ -57,6 +58,7 @@ const SUMMARY = {
   enquirer: enquirers.name,
   words: sql<string>`left(${casePlants.words}, ${SUMMARY_CHARACTERS})`,
   plant: casePlants.plant,
+  release: sql<ReleaseState | null>`${cases.release} ->> 'state'`,
   plantCount: sql<number>`(select count(*)::int from ${casePlants} as p where p.case_id = ${cases.id})`,
 };
 

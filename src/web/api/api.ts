@@ -1,4 +1,3 @@
-import { connectionTexts } from '../texts/connectionTexts.ts';
 import { z } from 'zod';
 import {
   appendedSchema,
@@ -28,18 +27,9 @@ import {
   type ClinicWeather,
   type ImportedWeather,
 } from '../../contracts/weather.ts';
-import { problemSchema, type Problem } from '../../contracts/problem.ts';
-import { fail, ok, type Result } from '../../core/util/result.ts';
-
-const OFFLINE: Problem = {
-  code: 'unavailable',
-  field: null,
-  message: connectionTexts.theServerDoesNotAnswer,
-  cure: connectionTexts.typedIsKept,
-};
-
-/** Longest time that a request may take before it is given up, in milliseconds. */
-const MAX_REQUEST_MS = 12_000;
+import type { Problem } from '../../contracts/problem.ts';
+import type { Result } from '../../core/util/result.ts';
+import { call } from './request.ts';
 
 const caseAnswer = z.object({ case: caseRecordSchema }).transform((answer) => answer.case);
 
@@ -69,37 +59,16 @@ export interface Api {
   readonly changes: (id: string, after: number) => Promise<Result<Changes, Problem>>;
 }
 
-async function call<T>(
-  address: string,
-  schema: z.ZodType<T>,
-  body: unknown,
-): Promise<Result<T, Problem>> {
-  try {
-    const init: RequestInit =
-      body === undefined
-        ? {}
-        : {
-            method: 'POST',
-            headers: { 'content-type': 'application/json' },
-            body: JSON.stringify(body),
-          };
-    const response = await fetch(address, { ...init, signal: AbortSignal.timeout(MAX_REQUEST_MS) });
-    const content: unknown = await response.json();
-    if (response.ok) return ok(schema.parse(content));
-    const known = problemSchema.safeParse(content);
-    return fail(known.success ? known.data.error : OFFLINE);
-  } catch {
-    return fail(OFFLINE);
-  }
-}
-
-/** The calls to the server at an address; empty is the server that the page came from. */
-export function createApi(server = ''): Api {
+/**
+ * The calls to the server at an address; empty is the server that the page came from. `headers` are for programs, as
+ * browsers send their cookies by themselves.
+ */
+export function createApi(server = '', headers: Readonly<Record<string, string>> = {}): Api {
   const ask = <T>(
     schema: z.ZodType<T>,
     path: string,
     body?: unknown,
-  ): Promise<Result<T, Problem>> => call(`${server}/api${path}`, schema, body);
+  ): Promise<Result<T, Problem>> => call(`${server}/api${path}`, schema, body, headers);
   return {
     clinic: () => ask(clinicSchema, '/clinic'),
     experience: () => ask(experienceSchema, '/clinic/experience'),
@@ -123,7 +92,10 @@ export function createApi(server = ''): Api {
 /** The server that the page came from. */
 export const api = createApi();
 
+/** A session that has ended comes back when its person signs in again. */
+const PASSING: readonly Problem['code'][] = ['unavailable', 'overloaded', 'too-slow', 'signed-out'];
+
 /** Whether a call may succeed when it is made again. */
 export function isPassing({ code }: Problem): boolean {
-  return code === 'unavailable' || code === 'overloaded' || code === 'too-slow';
+  return PASSING.includes(code);
 }

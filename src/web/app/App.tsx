@@ -3,6 +3,7 @@ import { Route, Routes, useLocation } from 'react-router';
 import { styled } from 'styled-components';
 import { Bench } from '../screens/bench/Bench.tsx';
 import { CasePage } from '../screens/case/CasePage.tsx';
+import { Clinic } from '../screens/clinic/Clinic.tsx';
 import { Desk } from '../screens/desk/Desk.tsx';
 import { CausePage, Missing } from '../screens/library/CausePage.tsx';
 import { ComparePage } from '../screens/library/ComparePage.tsx';
@@ -43,6 +44,7 @@ export function App() {
             <Route path="compare/:first/:second" element={<ComparePage />} />
             <Route path="*" element={<Missing />} />
           </Route>
+          <Route path="/clinic" element={<Clinic />} />
           <Route path="/bench" element={<Bench />} />
           <Route path="/bench/:id" element={<Bench />} />
           <Route path="*" element={<NotFound />} />

@@ -5,6 +5,8 @@ import { styled } from 'styled-components';
 import { Button } from '../kit/Button.tsx';
 import { selectUnsaved } from '../store/cases/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
+import { selectPerson } from '../store/session/sessionSlice.ts';
+import { AccountMenu } from './AccountMenu.tsx';
 import { useTheme } from './theme.ts';
 import { longDate } from '../kit/dates.ts';
 
@@ -78,6 +80,7 @@ function UnsavedCases() {
 /** The thin bar on top: home, the screens, the clinic and its day, the theme. */
 export function Header() {
   const clinic = useAppSelector((state) => state.desk.clinic);
+  const person = useAppSelector(selectPerson);
   const [theme, turn] = useTheme();
   return (
     <Bar>
@@ -92,12 +95,14 @@ export function Header() {
         <NavLink to="/season">{commonTexts.season}</NavLink>
         <NavLink to="/library">{commonTexts.library}</NavLink>
         <NavLink to="/bench">{commonTexts.bench}</NavLink>
+        <NavLink to="/clinic">{commonTexts.clinic}</NavLink>
       </Screens>
       <UnsavedCases />
       <Where>{clinic ? `${clinic.name}, ${clinic.region} · ${longDate(clinic.today)}` : ''}</Where>
       <Button kind="quiet" onPress={turn}>
         {theme === 'light' ? appTexts.dark : appTexts.light}
       </Button>
+      {person && <AccountMenu person={person} />}
     </Bar>
   );
 }

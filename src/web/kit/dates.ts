@@ -66,6 +66,14 @@ export function timeOfDay(moment: string): string {
   return Number.isNaN(at.getTime()) ? moment : TIME.format(at);
 }
 
+/** `13 Jun 2026 12:04`, on the clock of this device. */
+export function momentInWords(moment: string): string {
+  const at = new Date(moment);
+  if (Number.isNaN(at.getTime())) return moment;
+  const day = new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+  return `${inWords(WITH_YEAR, day)} ${TIME.format(at)}`;
+}
+
 /** Minutes and seconds since a moment, `2:05`; hours when it is long. */
 export function sinceInWords(seconds: number): string {
   const [hours, minutes] = [Math.floor(seconds / 3600), Math.floor(seconds / 60) % 60];

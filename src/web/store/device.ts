@@ -1,4 +1,3 @@
-import { connectionTexts } from '../texts/connectionTexts.ts';
 import { newId } from '../../contracts/ids.ts';
 import type { Author } from './cases/changes.ts';
 
@@ -16,8 +15,7 @@ function deviceId(): string {
   }
 }
 
-/** This browser, as colleagues read it; people sign nothing yet. */
-export function thisDesk(): Author {
-  const device = deviceId();
-  return { device, author: connectionTexts.deskName(device.slice(0, 4)) };
+/** Somebody at this browser, as colleagues read it. */
+export function authorHere(name: string): Author {
+  return { device: deviceId(), author: name };
 }

@@ -1,3 +1,5 @@
+import type { Person } from '../../contracts/people.ts';
+import type { Author } from './cases/changes.ts';
 import { consultant } from '../workers/consultClient.ts';
 import { api } from '../api/api.ts';
 import { takeEarlierOutbox } from './cases/earlierOutbox.ts';
@@ -10,26 +12,45 @@ import {
   showWithout as showWithoutBy,
   startConsulting,
 } from './consulting.ts';
-import { thisDesk } from './device.ts';
+import { selectPerson } from './session/sessionSlice.ts';
+import { authorHere } from './device.ts';
 import { page } from './store.ts';
 
-const services: ChainServices = { api, outbox: openIndexedOutbox(), writers: signOn() };
+/** What a page works with for the person it belongs to. */
+interface Running {
+  readonly services: ChainServices;
+  readonly resume: () => void;
+}
+
+let running: Running | null = null;
+
+function started(): Running {
+  if (!running) throw new Error('nobody is signed in');
+  return running;
+}
+
+/** Sends and keeps the changes of this page for a person, and asks the consultant. Later calls change nothing. */
+export function startPage({ id, name }: Person): void {
+  if (running) return;
+  const services = { api, outbox: openIndexedOutbox(id), writers: signOn() };
+  const author = authorHere(name);
+  const sync = startSync(page, services);
+  const resume = startRefreshing(page, sync, services);
+  startConsulting(page, consultant, author);
+  // A storage that is closed or full of something else has nothing to hand over.
+  takeEarlierOutbox(localStorage, services, author).catch(() => undefined);
+  running = { services, resume };
+}
 
 /** Who makes the changes of this page. */
-export const desk = thisDesk();
+export const author = (): Author => authorHere(selectPerson(page.store.getState())?.name ?? '');
 
-/** Sends and keeps the changes of this page, and asks the consultant. */
-export function startPage(): void {
-  const sync = startSync(page, services);
-  startRefreshing(page, sync, services);
-  startConsulting(page, consultant, desk);
-  // A storage that is closed or full of something else has nothing to hand over.
-  takeEarlierOutbox(localStorage, services, desk).catch(() => undefined);
-}
+/** Sends what waits, as after signing in again. */
+export const resumePage = (): void => started().resume();
 
 /** Loads a case with what this device keeps of it. */
 export function loadCase(caseId: string): Promise<void> {
-  return loadCaseWith(page.store, caseId, services);
+  return loadCaseWith(page.store, caseId, started().services);
 }
 
 /** Shows the ranking without one finding; null shows it as it is. */
@@ -39,5 +60,5 @@ export function showWithout(caseId: string, finding: string | null): Promise<voi
 
 /** Closes a case with the answers that stand. */
 export function closeCase(caseId: string): Promise<void> {
-  return closeCaseBy(page.store, consultant, desk, caseId);
+  return closeCaseBy(page.store, consultant, author(), caseId);
 }

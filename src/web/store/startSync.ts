@@ -29,12 +29,12 @@ export function startSync(
   return { sync, touch };
 }
 
-/** Refreshes the open case, and sends what waits when the connection or the page comes back. */
+/** Refreshes the open case, and sends what waits when the connection or the page comes back; returns what does it at once. */
 export function startRefreshing(
   { store }: ReturnType<typeof makeStore>,
   { sync, touch }: RunningSync,
   services: ChainServices,
-): void {
+): () => void {
   let asking = false;
   const refresh = async (): Promise<void> => {
     const { open } = store.getState().cases;
@@ -54,4 +54,5 @@ export function startRefreshing(
   addEventListener('online', comeBack);
   document.addEventListener('visibilitychange', comeBack);
   comeBack();
+  return comeBack;
 }

@@ -2,12 +2,13 @@ import { configureStore, createListenerMiddleware } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { casesReducer } from './cases/casesSlice.ts';
 import { deskReducer } from './deskSlice.ts';
+import { sessionReducer } from './session/sessionSlice.ts';
 
 /** A store of its own, with a way to listen to its actions. */
 export function makeStore() {
   const listener = createListenerMiddleware();
   const store = configureStore({
-    reducer: { cases: casesReducer, desk: deskReducer },
+    reducer: { cases: casesReducer, desk: deskReducer, session: sessionReducer },
     // Cases and answers are large; walking through them at every action is not worth its time.
     middleware: (defaults) =>
       defaults({ immutableCheck: false, serializableCheck: false }).prepend(listener.middleware),

@@ -20,4 +20,5 @@ export const commonTexts = {
   libraryNotLoaded: 'The library could not be loaded: the server does not answer.',
   season: 'Season',
   bench: 'Bench',
+  clinic: 'Clinic',
 } as const;

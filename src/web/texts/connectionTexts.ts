@@ -7,5 +7,4 @@ export const connectionTexts = {
   tookTooLong: 'This could not be worked out in time.',
   shortenTheWords:
     'Shorten the words, or move a part of them to a second plant; all of it is kept.',
-  deskName: (id: string) => `Desk ${id}`,
 } as const;

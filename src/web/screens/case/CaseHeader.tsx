@@ -1,6 +1,7 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { useState } from 'react';
+import { useCan } from '../../store/useCan.ts';
 import { closeCase } from '../../store/page.ts';
 import { styled } from 'styled-components';
 import {
@@ -127,6 +128,7 @@ export function CaseHeader({ record, plant, answer }: CaseHeaderProps) {
   const { id: plantId, place, date, approach } = plant;
   const known = answer?.plant ?? null;
   const closed = record.status === 'closed';
+  const mayClose = useCan('advice.give') || record.release?.state === 'released';
   return (
     <Bar>
       <EnquirerChip record={record} />
@@ -185,6 +187,7 @@ export function CaseHeader({ record, plant, answer }: CaseHeaderProps) {
         <Clock since={record.openedAt} running={!closed} />
         <Button
           kind="quiet"
+          isDisabled={!closed && !mayClose}
           onPress={() => {
             if (closed) happen({ kind: 'status-set', status: 'open' });
             else void closeCase(record.id);

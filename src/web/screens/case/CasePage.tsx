@@ -1,6 +1,7 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { labelTexts } from '../../texts/labelTexts.ts';
+import { entryTexts } from '../../texts/entryTexts.ts';
 import { sheetTexts } from '../../texts/sheetTexts.ts';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -17,6 +18,7 @@ import { loadClinic, loadExperience, loadWeather } from '../../store/actions.ts'
 import { caseLeft, caseShown, plantShown } from '../../store/cases/casesSlice.ts';
 import { selectPlant, selectRecord } from '../../store/cases/selectors.ts';
 import { loadCase, showWithout } from '../../store/page.ts';
+import { useCan } from '../../store/useCan.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { AddFinding } from './AddFinding.tsx';
 import { AdvicePanel } from './AdvicePanel.tsx';
@@ -30,6 +32,7 @@ import { Column, Columns } from './common/layout.ts';
 import { LabelPanel } from './label/LabelPanel.tsx';
 import { PlantTabs } from './PlantTabs.tsx';
 import { SheetPanel } from './sheet/SheetPanel.tsx';
+import { ReleaseBar } from './ReleaseBar.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
 import { UrgentBar } from './UrgentBar.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
@@ -37,11 +40,14 @@ import { CaseContext, useRecordEvent } from './common/useCase.ts';
 
 const Page = styled.main`
   display: grid;
-  grid-template-rows: auto auto auto minmax(0, 1fr);
+  grid-template-rows: auto auto auto auto minmax(0, 1fr);
   min-height: 0;
 `;
+const Notes = styled.div`
+  grid-row: 3;
+`;
 const Work = styled.div`
-  grid-row: 4;
+  grid-row: 5;
   display: grid;
   min-height: 0;
 `;
@@ -126,6 +132,7 @@ function OpenCase({ record, plant }: OpenCaseProps) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const happen = useRecordEvent();
+  const writes = useCan('cases.write');
   const [keysShown, setKeysShown] = useState(false);
   const [beside, setBeside] = useState<'causes' | 'dates' | 'sheet' | 'label'>('causes');
   const turnTo = (panel: 'dates' | 'sheet' | 'label'): void =>
@@ -158,7 +165,11 @@ function OpenCase({ record, plant }: OpenCaseProps) {
     <Page>
       <PlantTabs record={record} active={plant.id} answer={answer} onShow={show} onAdd={addPlant} />
       <CaseHeader record={record} plant={plant} answer={answer} />
-      <CaseNotes record={record} />
+      <Notes>
+        <CaseNotes record={record} />
+        <ReleaseBar record={record} />
+        {!writes && <Notice>{entryTexts.readOnly}</Notice>}
+      </Notes>
       {answer?.urgent && <UrgentBar plant={plant} urgent={answer.urgent} />}
       <Work>
         <Columns>

@@ -56,6 +56,11 @@ const STATUS_WORDS = {
   waiting: deskTexts.toCallBack,
   closed: deskTexts.closed,
 } as const;
+const RELEASE_WORDS = {
+  asked: deskTexts.releaseAsked,
+  released: deskTexts.released,
+  'given-back': deskTexts.givenBack,
+} as const;
 const CHANNEL_WORDS = {
   phone: deskTexts.phone,
   email: deskTexts.email,
@@ -112,7 +117,12 @@ export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps)
                 <Words>{one.words || deskTexts.nothingWrittenDownYet}</Words>
               </td>
               <td>{CHANNEL_WORDS[one.channel]}</td>
-              <td>{STATUS_WORDS[one.status]}</td>
+              <td>
+                {STATUS_WORDS[one.status]}
+                {one.release !== null && one.status !== 'closed' && (
+                  <Quiet>{RELEASE_WORDS[one.release]}</Quiet>
+                )}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -9,6 +9,7 @@ import { Notice } from '../../kit/Notice.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
 import { loadClinic, loadDesk, loadMore, makeCase } from '../../store/actions.ts';
 import { closedToggled, openingSet } from '../../store/deskSlice.ts';
+import { useCan } from '../../store/useCan.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { timeOfDay } from '../../kit/dates.ts';
 import { CallBacks } from './CallBacks.tsx';
@@ -65,6 +66,7 @@ export function Desk() {
   const { queue, callBacks, readAt, closedShown, problem, clinic, opening } = useAppSelector(
     (state) => state.desk,
   );
+  const writes = useCan('cases.write');
   useDeskRefreshed(closedShown);
   useEffect(() => {
     document.title = deskTexts.deskSounding;
@@ -77,7 +79,7 @@ export function Desk() {
   };
   const today = clinic?.today ?? '';
   const away = problem !== null;
-  useKeys({ n: () => void start() });
+  useKeys(writes ? { n: () => void start() } : {});
   return (
     <Page>
       <Top>
@@ -85,9 +87,11 @@ export function Desk() {
         <Button onPress={() => dispatch(closedToggled())}>
           {closedShown ? deskTexts.showOpenCases : deskTexts.showClosedCases}
         </Button>
-        <Button kind="main" isDisabled={opening} onPress={() => void start()}>
-          {deskTexts.takeANewEnquiry} <Key>N</Key>
-        </Button>
+        {writes && (
+          <Button kind="main" isDisabled={opening} onPress={() => void start()}>
+            {deskTexts.takeANewEnquiry} <Key>N</Key>
+          </Button>
+        )}
       </Top>
       {problem && (
         <Wide>

@@ -19,8 +19,17 @@ function chain(server: FakeServer, writer: string, words: string): Chain {
   return { caseId: A, writer, base, pending, refused: [], updatedAt: 1 };
 }
 
+it('leaves the chains of other people on this device alone, and sends none of them in its own name', async () => {
+  const server = new FakeServer(A);
+  const [thora, jory] = [openIndexedOutbox('thora'), openIndexedOutbox('jory')];
+  await jory.put(chain(server, 'jory-page', 'mine'));
+  expect(await thora.all()).toEqual([]);
+  expect(await jory.all()).toHaveLength(1);
+  await jory.remove({ caseId: A, writer: 'jory-page' });
+});
+
 describe.each<[string, () => Outbox]>([
-  ['in the browser', openIndexedOutbox],
+  ['in the browser', () => openIndexedOutbox('9e0a7d1c-0000-4000-8000-000000000001')],
   ['in memory', openMemoryOutbox],
 ])('an outbox %s', (_where, open) => {
   it('keeps, replaces and forgets chains', async () => {
@@ -29,9 +38,9 @@ describe.each<[string, () => Outbox]>([
     const [one, two] = [chain(server, 'one', 'a'), chain(server, 'two', 'b')];
     await outbox.put(one);
     await outbox.put(two);
-    expect(await outbox.all()).toEqual([one, two]);
+    expect(await outbox.all()).toMatchObject([one, two]);
     await outbox.replace({ ...one, writer: 'three' }, [one, two]);
-    expect(await outbox.all()).toEqual([{ ...one, writer: 'three' }]);
+    expect(await outbox.all()).toMatchObject([{ ...one, writer: 'three' }]);
     await outbox.remove({ caseId: A, writer: 'three' });
     expect(await outbox.all()).toEqual([]);
   });

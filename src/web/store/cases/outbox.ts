@@ -13,6 +13,8 @@ export interface Chain {
   readonly base: CaseRecord;
   readonly pending: readonly PendingEvent[];
   readonly refused: readonly RefusedEvent[];
+  /** Who made them; missing in chains of earlier versions. */
+  readonly personId?: string;
   /** Moment of the last writing, in milliseconds since 1970. */
   readonly updatedAt: number;
 }
@@ -35,8 +37,11 @@ const keyOf = ({ caseId, writer }: Pick<Chain, 'caseId' | 'writer'>): [string, s
   writer,
 ];
 
-/** Chains in the browser's own database: they outlive the page. */
-export function openIndexedOutbox(): Outbox {
+/**
+ * Chains in the browser's own database: they outlive the page. Those of other people are left alone, as nobody's words are
+ * sent in the name of somebody else.
+ */
+export function openIndexedOutbox(personId: string): Outbox {
   let opened: Promise<IDBPDatabase<OutboxSchema>> | null = null;
   const database = (): Promise<IDBPDatabase<OutboxSchema>> => {
     opened ??= openDB<OutboxSchema>('sounding', 1, {
@@ -51,15 +56,18 @@ export function openIndexedOutbox(): Outbox {
     return opened;
   };
   return {
-    all: async () => (await database()).getAll('chains'),
+    all: async () => {
+      const chains = await (await database()).getAll('chains');
+      return chains.filter((chain) => (chain.personId ?? personId) === personId);
+    },
     put: async (chain) => {
-      await (await database()).put('chains', chain);
+      await (await database()).put('chains', { ...chain, personId });
     },
     replace: async (chain, taken) => {
       const change = (await database()).transaction('chains', 'readwrite');
       await Promise.all([
         ...taken.map((one) => change.store.delete(keyOf(one))),
-        change.store.put(chain),
+        change.store.put({ ...chain, personId }),
         change.done,
       ]);
     },

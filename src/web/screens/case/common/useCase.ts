@@ -4,8 +4,18 @@ import type { Problem } from '../../../../contracts/problem.ts';
 import type { TextEdits } from '../../../../contracts/textEdits.ts';
 import { editsBetween } from '../../../store/cases/arrivals.ts';
 import { recordEvent, recordTyping, type Typing } from '../../../store/cases/changes.ts';
-import { desk } from '../../../store/page.ts';
+import { author } from '../../../store/page.ts';
+import { useCan } from '../../../store/useCan.ts';
+import { entryTexts } from '../../../texts/entryTexts.ts';
 import { store } from '../../../store/store.ts';
+
+/** Nothing happens to a case by who only reads; the page says so above it. */
+const READS_ONLY: Problem = {
+  code: 'forbidden',
+  field: null,
+  message: entryTexts.readOnly,
+  cure: '',
+};
 
 /** Id of the case that a panel belongs to. */
 export const CaseContext = createContext('');
@@ -18,7 +28,11 @@ export function useCaseId(): string {
 /** Records that something happened to this case. Returns why it could not, when the value is none to be kept. */
 export function useRecordEvent(): (event: CaseEvent) => Problem | null {
   const caseId = useCaseId();
-  return useCallback((event: CaseEvent) => recordEvent(store, desk, caseId, event), [caseId]);
+  const writes = useCan('cases.write');
+  return useCallback(
+    (event: CaseEvent) => (writes ? recordEvent(store, author(), caseId, event) : READS_ONLY),
+    [caseId, writes],
+  );
 }
 
 /** What led from one text of a plant to another, step by step; asked when it is needed, as it draws nothing. */
@@ -38,7 +52,7 @@ export function useTyping(plantId: string): (typing: Omit<Typing, 'plantId'>) =>
   const caseId = useCaseId();
   return useCallback(
     (typing: Omit<Typing, 'plantId'>) =>
-      void recordTyping(store, desk, caseId, { plantId, ...typing }),
+      void recordTyping(store, author(), caseId, { plantId, ...typing }),
     [caseId, plantId],
   );
 }

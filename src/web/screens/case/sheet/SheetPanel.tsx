@@ -21,8 +21,11 @@ import { Button } from '../../../kit/Button.tsx';
 import { shortDate } from '../../../kit/dates.ts';
 import { Notice } from '../../../kit/Notice.tsx';
 import { Switch } from '../../../kit/SplitPage.ts';
+import { copyText } from '../../../kit/copyText.ts';
 import { saveFile } from '../../../kit/saveFile.ts';
+import { useCan } from '../../../store/useCan.ts';
 import { useAppSelector } from '../../../store/store.ts';
+import { releaseTexts } from '../../../texts/releaseTexts.ts';
 import { sheetTexts } from '../../../texts/sheetTexts.ts';
 import { Quietly } from '../common/layout.ts';
 import { useCaseId, useRecordEvent } from '../common/useCase.ts';
@@ -101,6 +104,7 @@ export function SheetPanel({ record, plant, answer, onClose }: SheetPanelProps) 
         today.ok && (
           <Given
             plant={plant}
+            isReleased={record.release?.state === 'released'}
             answer={answer}
             sheet={sheetOf(state.answers, {
               clinic: clinic?.name ?? '',
@@ -115,19 +119,11 @@ export function SheetPanel({ record, plant, answer, onClose }: SheetPanelProps) 
   );
 }
 
-/** Puts a text on the clipboard. Returns false where the browser does not let it. */
-async function copied(text: string): Promise<boolean> {
-  try {
-    await navigator.clipboard.writeText(text);
-    return true;
-  } catch {
-    return false;
-  }
-}
-
 interface GivenProps {
   readonly plant: CasePlant;
   readonly sheet: Sheet;
+  /** An advisor has released what a trainee would give out. */
+  readonly isReleased: boolean;
   /** What stands for the open plant; null where nothing was said of it. */
   readonly answer: ConsultResponse | null;
 }
@@ -147,9 +143,10 @@ function useCalendar(plant: CasePlant, answer: ConsultResponse | null) {
   return { isReady: true, text: file.ok ? file.value : null };
 }
 
-function Given({ plant, sheet, answer }: GivenProps) {
+function Given({ plant, sheet, answer, isReleased }: GivenProps) {
   const happen = useRecordEvent();
   const calendar = useCalendar(plant, answer);
+  const gives = useCan('advice.give') || isReleased;
   const [large, setLarge] = useState(false);
   const [short, setShort] = useState(false);
   const [note, setNote] = useState<string | null>(null);
@@ -162,7 +159,7 @@ function Given({ plant, sheet, answer }: GivenProps) {
       sheet: { on: plant.date, how, text: given.slice(0, MAX_SHEET) },
     });
   const copy = async (how: SheetWay, given: string): Promise<void> => {
-    const done = await copied(given);
+    const done = await copyText(given);
     setNote(done ? sheetTexts.copied : sheetTexts.notCopied);
     if (done) keep(how, given);
   };
@@ -172,6 +169,7 @@ function Given({ plant, sheet, answer }: GivenProps) {
       <Bar>
         <Button
           kind="main"
+          isDisabled={!gives}
           onPress={() => {
             keep('print', text);
             window.print();
@@ -179,9 +177,11 @@ function Given({ plant, sheet, answer }: GivenProps) {
         >
           {sheetTexts.print}
         </Button>
-        <Button onPress={() => void copy('copy', text)}>{sheetTexts.copy}</Button>
+        <Button isDisabled={!gives} onPress={() => void copy('copy', text)}>
+          {sheetTexts.copy}
+        </Button>
         <Button
-          isDisabled={!calendar.isReady}
+          isDisabled={!calendar.isReady || !gives}
           onPress={() => {
             saveFile('sheet.eml', 'message/rfc822', sheetMail(sheet, calendar.text));
             keep('email', text);
@@ -193,13 +193,13 @@ function Given({ plant, sheet, answer }: GivenProps) {
         <Switch isSelected={large} onChange={setLarge}>
           {sheetTexts.large}
         </Switch>
-        <span role="status">{note}</span>
+        <span role="status">{gives ? note : releaseTexts.notYet}</span>
       </Bar>
       {short && (
         <Message>
           <p>{message}</p>
           <Quietly>{sheetTexts.segments(message.length, segmentsOf(message))}</Quietly>{' '}
-          <Button kind="quiet" onPress={() => void copy('message', message)}>
+          <Button kind="quiet" isDisabled={!gives} onPress={() => void copy('message', message)}>
             {sheetTexts.copyMessage}
           </Button>
         </Message>

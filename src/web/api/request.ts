@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import { problemSchema, type Problem } from '../../contracts/problem.ts';
+import { fail, ok, type Result } from '../../core/util/result.ts';
+import { connectionTexts } from '../texts/connectionTexts.ts';
+
+const OFFLINE: Problem = {
+  code: 'unavailable',
+  field: null,
+  message: connectionTexts.theServerDoesNotAnswer,
+  cure: connectionTexts.typedIsKept,
+};
+
+/** Longest time that a request may take before it is given up, in milliseconds. */
+const MAX_REQUEST_MS = 12_000;
+
+/** Told whenever the server says that nobody is signed in here. */
+const listeners = new Set<() => void>();
+
+/** Calls `listener` from now on whenever the server says that nobody is signed in here. */
+export function whenSignedOut(listener: () => void): void {
+  listeners.add(listener);
+}
+
+/** Asks the server; a failed call gives a problem and never throws. Without a body it reads, with one it writes. */
+export async function call<T>(
+  address: string,
+  schema: z.ZodType<T>,
+  body: unknown,
+  headers: Readonly<Record<string, string>> = {},
+): Promise<Result<T, Problem>> {
+  try {
+    const init: RequestInit =
+      body === undefined
+        ? { headers }
+        : {
+            method: 'POST',
+            headers: { ...headers, 'content-type': 'application/json' },
+            body: JSON.stringify(body),
+          };
+    const response = await fetch(address, { ...init, signal: AbortSignal.timeout(MAX_REQUEST_MS) });
+    const content: unknown = await response.json();
+    if (response.ok) return ok(schema.parse(content));
+    const known = problemSchema.safeParse(content);
+    const problem = known.success ? known.data.error : OFFLINE;
+    if (problem.code === 'signed-out') for (const listener of listeners) listener();
+    return fail(problem);
+  } catch {
+    return fail(OFFLINE);
+  }
+}

@@ -1,0 +1,61 @@
+import { useEffect } from 'react';
+import { styled } from 'styled-components';
+import { useCan } from '../../store/useCan.ts';
+import { useAppSelector } from '../../store/store.ts';
+import { clinicTexts } from '../../texts/clinicTexts.ts';
+import { commonTexts } from '../../texts/commonTexts.ts';
+import { AuditList } from './AuditList.tsx';
+import { OwnAccount } from './OwnAccount.tsx';
+import { People } from './People.tsx';
+
+const Page = styled.main`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 330px;
+  gap: 24px 32px;
+  align-content: start;
+  padding: 20px 24px 40px;
+  overflow: auto;
+  & h1 {
+    grid-column: 1 / -1;
+    font-size: 24px;
+  }
+  & h2 {
+    padding-bottom: 8px;
+    font-size: 18px;
+  }
+  @media (max-width: 1000px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+const Column = styled.div`
+  display: grid;
+  gap: 28px;
+  align-content: start;
+  min-width: 0;
+`;
+
+/** The clinic: who works here, what was done, and the account of whoever looks. */
+export function Clinic() {
+  const clinic = useAppSelector((state) => state.desk.clinic);
+  const [seesPeople, seesLog] = [useCan('people.read'), useCan('audit.read')];
+  const hasAccount = useCan('own.write');
+  useEffect(() => {
+    document.title = clinicTexts.title;
+  }, []);
+  return (
+    <Page>
+      <h1>{clinic?.name ?? commonTexts.clinic}</h1>
+      {seesPeople && (
+        <Column>
+          <People />
+          {seesLog && <AuditList />}
+        </Column>
+      )}
+      {hasAccount && (
+        <Column>
+          <OwnAccount />
+        </Column>
+      )}
+    </Page>
+  );
+}
