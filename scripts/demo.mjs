@@ -100,6 +100,7 @@ main(async () => {
     SESSION_SECRETS: ownSecret('session'),
     ...process.env,
     DATABASE_URL: cluster?.url ?? process.env.DATABASE_URL,
+    ...(cluster ? { MIGRATE_URL: cluster.ownerUrl } : {}),
     PORT: String(PORT),
   };
   const watch = cluster && watchDatabase(cluster);

@@ -18,6 +18,7 @@ main(async () => {
   try {
     const { port, child } = await startServer({
       DATABASE_URL: cluster.url,
+      MIGRATE_URL: cluster.ownerUrl,
       LOG_LEVEL: 'error',
       SOUNDING_DEMO: 'yes',
       SESSION_SECRETS: randomBytes(32).toString('hex'),

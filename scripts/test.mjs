@@ -51,7 +51,9 @@ main(async () => {
     ['build', process.execPath, ['scripts/build.mjs']],
   ]);
   const cluster = await startCluster('test', { fast: true, fresh: true });
-  const env = { DATABASE_URL: cluster.url };
+  // Tests make databases of their own; the browser's tests run by the roles that a server has.
+  const env = { DATABASE_URL: cluster.keeperUrl };
+  const serverEnv = { DATABASE_URL: cluster.url, MIGRATE_URL: cluster.ownerUrl };
   try {
     const jest = [
       '--experimental-vm-modules',
@@ -63,7 +65,7 @@ main(async () => {
       // Chaos mostly waits, for a database of its own that it keeps ending.
       const chaos = quietly('chaos', process.execPath, ['scripts/chaos.mjs', '--rounds', '1']);
       try {
-        const browser = { ...env, CHROMIUM: chromiumPath() };
+        const browser = { ...serverEnv, CHROMIUM: chromiumPath() };
         await step('end-to-end tests', bin('playwright'), ['test'], browser);
       } finally {
         report([await chaos]);

@@ -11,6 +11,7 @@ import {
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { KEEPER, openRoles, passwordFile } from './roles.mjs';
 import { takeLock } from './lock.mjs';
 import { quiet, Stop } from './run.mjs';
 import { isRoot, postgresBin, ROOT } from './setup.mjs';
@@ -22,12 +23,18 @@ function asDatabaseUser(command, args) {
     : quiet(command, args);
 }
 
+/** The user that the database runs as where root starts it; null where it runs as whoever starts it. */
+function databaseUser() {
+  if (!isRoot()) return null;
+  const idOf = (flag) => Number(quiet('id', [flag, 'postgres']).out);
+  return { uid: idOf('-u'), gid: idOf('-g') };
+}
+
 function ownFolder(folder) {
   mkdirSync(folder, { recursive: true });
-  if (!isRoot()) return;
-  const uid = Number(quiet('id', ['-u', 'postgres']).out);
-  const gid = Number(quiet('id', ['-g', 'postgres']).out);
-  chownSync(folder, uid, gid);
+  const user = databaseUser();
+  if (!user) return;
+  chownSync(folder, user.uid, user.gid);
   chmodSync(folder, 0o700);
 }
 
@@ -84,16 +91,20 @@ function createCluster(bin, folder) {
   } catch (error) {
     throw unusable(folder, error.message);
   }
+  const password = passwordFile(databaseUser());
   const made = asDatabaseUser(join(bin, 'initdb'), [
     '-D',
     draft,
     '-U',
-    'app',
-    '--auth=trust',
+    KEEPER,
+    '--auth=scram-sha-256',
+    `--pwfile=${password.file}`,
+    '--data-checksums',
     '-E',
     'UTF8',
     '--locale=C.UTF-8',
   ]);
+  password.remove();
   if (!made.ok) throw unusable(folder, made.err);
   renameSync(draft, folder);
 }
@@ -145,8 +156,8 @@ function ownCluster(name) {
 
 /**
  * Starts a private cluster on loopback, making it when it is missing; a second command of the same folder gets one of its
- * own. Returns its address, what brings it back when it has died, and what stops it. `fast` gives up safety against power
- * loss and is for tests only.
+ * own. Returns its addresses by role, what brings it back when it has died, and what stops it. `fast` gives up safety
+ * against power loss and is for tests only.
  */
 export async function startCluster(name, { fast = false, fresh = false } = {}) {
   const bin = postgresBin();
@@ -164,8 +175,9 @@ export async function startCluster(name, { fast = false, fresh = false } = {}) {
     const known = runningPort(folder);
     const port = known ?? (await freePort());
     let sockets = known === null ? startServer(bin, folder, port, fast) : null;
+    const addresses = await openRoles(folder, port);
     return {
-      url: `postgresql://app@127.0.0.1:${port}/postgres`,
+      ...addresses,
       /** Process of the running server, or null. */
       pid: () =>
         runningPort(folder) === null

@@ -108,6 +108,7 @@ export const auditLineSchema = z.object({
   /** Name of who did it; empty for the server and for nobody known. */
   by: z.string(),
   action: z.string(),
+  /** Name of whom it is about; empty where that is nobody. */
   subject: z.string(),
 });
 export type AuditLine = z.infer<typeof auditLineSchema>;

@@ -1,7 +1,6 @@
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
-import helmet from 'helmet';
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
 import { openApiDocument } from '../contracts/openApi.ts';
@@ -11,6 +10,7 @@ import { keepSessions, type SessionSettings } from './access/sessions.ts';
 import type { Door } from './access/guard.ts';
 import { countTries } from './access/tries.ts';
 import { auditRoutes } from './audit/routes.ts';
+import { NONCE_MARK, nonceOf, policy } from './http/policy.ts';
 import { fromOurPages, knownHosts } from './http/ownSite.ts';
 import { linkRoutes } from './links/routes.ts';
 import { peopleRoutes } from './people/routes.ts';
@@ -97,7 +97,7 @@ function serveInterface(app: Express, folder: string): void {
     (_request, response) =>
       response.status(404).set('cache-control', 'no-store').type('text').send('Not found'),
   );
-  const fresh = { 'cache-control': 'no-cache' };
+  const page = readFileSync(join(folder, 'index.html'), 'utf8');
   app.use(
     express.static(folder, {
       index: false,
@@ -105,7 +105,10 @@ function serveInterface(app: Express, folder: string): void {
     }),
   );
   app.get('/{*splat}', (_request, response) =>
-    response.set(fresh).sendFile(join(folder, 'index.html')),
+    response
+      .set('cache-control', 'no-store')
+      .type('html')
+      .send(page.replaceAll(NONCE_MARK, nonceOf(response))),
   );
 }
 
@@ -114,15 +117,7 @@ export function createApp(parts: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', parts.proxies);
-  // A clinic may serve its own network over plain HTTP, where upgraded requests would reach nothing.
-  app.use(
-    helmet({
-      contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null } },
-      strictTransportSecurity: false,
-      crossOriginOpenerPolicy: false,
-      originAgentCluster: false,
-    }),
-  );
+  app.use(policy());
   app.use(knownHosts(parts.hosts), compression());
   app.use('/api', apiRoutes(parts));
   const { webFolder } = parts;

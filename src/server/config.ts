@@ -20,6 +20,8 @@ const configSchema = z.object({
   DATABASE_URL: z
     .string({ error: 'set DATABASE_URL to a PostgreSQL address, or start with npm run demo' })
     .min(1),
+  /** Address by a role that owns the tables, where the server's own one may not change their form. */
+  MIGRATE_URL: z.string().min(1).optional(),
   PORT: z.coerce.number({ error: 'PORT must be a number' }).int().min(1).max(65535).default(4310),
   HOST: z.string().default('127.0.0.1'),
   SOUNDING_TODAY: z

@@ -11,6 +11,7 @@ import { makeLink } from './access/oneTimeLinks.ts';
 import { hasCoordinator } from './people/accounts.ts';
 import { seedDemo } from './demo/seed.ts';
 import { seedWeather } from './demo/weather.ts';
+import { grantTo, roleOf } from './db/grants.ts';
 import { connect, type Connection } from './db/connect.ts';
 import { errorCode, isTransient, summarizeError } from './db/errors.ts';
 import { isFromNewerVersion } from './db/schemaVersion.ts';
@@ -43,6 +44,23 @@ const clinicSettings = ({ SOUNDING_TODAY, SOUNDING_COUNTRY }: Config): ClinicSet
   country: SOUNDING_COUNTRY,
 });
 
+/** Brings the tables to this version by who owns them; false when a newer version has been at them. */
+async function bringUp(
+  { DATABASE_URL, MIGRATE_URL }: Config,
+  own: Pick<Connection, 'db' | 'migrate'>,
+): Promise<boolean> {
+  const owner = MIGRATE_URL === undefined ? null : connect(MIGRATE_URL);
+  try {
+    const { db, migrate } = owner ?? own;
+    if (await isFromNewerVersion(db, MIGRATIONS)) return false;
+    await migrate(MIGRATIONS);
+    if (owner) await grantTo(owner.db, roleOf(DATABASE_URL));
+    return true;
+  } finally {
+    await owner?.close();
+  }
+}
+
 /** Brings the database to this version and opens the clinic; null when a newer version has been at it. */
 async function prepare(
   { db, withStartupLock, migrate }: Connection,
@@ -50,8 +68,7 @@ async function prepare(
   library: Library,
 ): Promise<Prepared | null> {
   return withStartupLock(async () => {
-    if (await isFromNewerVersion(db, MIGRATIONS)) return null;
-    await migrate(MIGRATIONS);
+    if (!(await bringUp(config, { db, migrate }))) return null;
     const office = await openClinicContext(db, clinicSettings(config));
     if (config.SOUNDING_DEMO === 'yes') {
       await seedPeople(db, office.id);

@@ -14,6 +14,8 @@ import { compare, readHeld, type Findings } from './verifyRound.ts';
 /** The database of the run, which this command owns. */
 export interface ChaosCluster {
   readonly url: string;
+  readonly ownerUrl: string;
+  readonly keeperUrl: string;
   readonly pid: () => number | null;
   readonly ensureRunning: () => boolean;
 }
@@ -81,6 +83,7 @@ class Server {
       env: {
         ...process.env,
         DATABASE_URL: cluster.url,
+        MIGRATE_URL: cluster.ownerUrl,
         PORT: String(port),
         SOUNDING_TODAY: '2026-06-13',
         SOUNDING_DEMO: 'yes',
@@ -196,7 +199,7 @@ async function breakThings(
     if (choice < 0.35) server.kill();
     else if (choice < 0.7)
       longest = Math.max(longest, await killDatabase(cluster, server, 100 + random() * 500));
-    else await killBackends(cluster.url).catch(() => undefined);
+    else await killBackends(cluster.keeperUrl).catch(() => undefined);
   }
   return longest;
 }
@@ -255,7 +258,7 @@ async function compareAtRest(
 ): Promise<Findings> {
   const look = async (): Promise<Findings> => {
     const shown = (await Promise.all(stores.map((client) => openAll(client, cases)))).flat();
-    return compare(await readHeld(cluster.url, api, cases), ledger, shown);
+    return compare(await readHeld(cluster.ownerUrl, api, cases), ledger, shown);
   };
   let found = await look();
   for (let tries = 0; tries < MAX_LOOKS && found.lost.length > 0; tries++) {
@@ -296,7 +299,7 @@ async function playRound(
   await Promise.all(browsers.map((client) => client.comeOnline()));
   let records: readonly CaseRecord[] = [];
   const refresh = setInterval(() => {
-    void readHeld(options.cluster.url, round.direct, cases).then(
+    void readHeld(options.cluster.ownerUrl, round.direct, cases).then(
       (held) => (records = held.map(({ record }) => record)),
       () => undefined,
     );

@@ -1,4 +1,5 @@
-import { and, desc, eq, lt } from 'drizzle-orm';
+import { and, desc, eq, lt, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { AuditPage } from '../../contracts/people.ts';
@@ -6,6 +7,8 @@ import { guarded, type Door } from '../access/guard.ts';
 import type { Queries } from '../db/connect.ts';
 import { auditLog, people } from '../db/schema.ts';
 
+/** Whom a line is about, where it is about a person. */
+const about = alias(people, 'about');
 const PAGE_LINES = 100;
 const MAX_SEQ = 2_000_000_000;
 const beforeSchema = z.coerce.number().int().min(1).max(MAX_SEQ).catch(MAX_SEQ);
@@ -17,10 +20,11 @@ async function readPage(db: Queries, clinicId: number, before: number): Promise<
       at: auditLog.at,
       by: people.name,
       action: auditLog.action,
-      subject: auditLog.subject,
+      subject: sql<string>`coalesce(${about.name}, '')`,
     })
     .from(auditLog)
     .leftJoin(people, eq(people.id, auditLog.personId))
+    .leftJoin(about, eq(sql`${about.id}::text`, auditLog.subject))
     .where(and(eq(auditLog.clinicId, clinicId), lt(auditLog.seq, before)))
     .orderBy(desc(auditLog.seq))
     .limit(PAGE_LINES + 1);

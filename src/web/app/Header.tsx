@@ -7,7 +7,7 @@ import { selectUnsaved } from '../store/cases/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { selectPerson } from '../store/session/sessionSlice.ts';
 import { AccountMenu } from './AccountMenu.tsx';
-import { useTheme } from './theme.ts';
+import { useTheme } from '../kit/theme.ts';
 import { longDate } from '../kit/dates.ts';
 
 const Bar = styled.header`

@@ -47,14 +47,12 @@ export const clinicTexts = {
   removeOf: (name: string) => `Remove the passkey ${name}`,
   log: 'What was done',
   logWhat:
-    'Each line holds a check sum of the one before, so that a change or a gap is found by npm run audit.',
+    'Each line holds a check sum of the one before, so that a change or a gap is found by npm run check:audit.',
   when: 'When',
   who: 'Who',
   what: 'What',
-  about: 'About',
   byServer: 'the server',
   earlier: 'Earlier lines',
-  nothingDone: 'Nothing yet.',
 } as const;
 
 /** What was done, as people read it; an action of a newer version stands as it is. */

@@ -45,11 +45,14 @@ export function AuditList() {
           </tr>
         </thead>
         <tbody>
-          {lines.map(({ seq, at, by, action }) => (
+          {lines.map(({ seq, at, by, action, subject }) => (
             <tr key={seq}>
               <When>{momentInWords(at)}</When>
               <td>{by === '' ? clinicTexts.byServer : by}</td>
-              <td>{ACTION_WORDS[action] ?? action}</td>
+              <td>
+                {ACTION_WORDS[action] ?? action}
+                {subject !== '' && subject !== by && `: ${subject}`}
+              </td>
             </tr>
           ))}
         </tbody>

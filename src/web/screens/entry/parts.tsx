@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
+import { useTheme } from '../../kit/theme.ts';
 import { appTexts } from '../../texts/appTexts.ts';
 
 const Page = styled.main`
@@ -8,6 +9,10 @@ const Page = styled.main`
   padding: 9vh 24px 40px;
 `;
 const Sheet = styled.div`
+  & h1 {
+    padding-bottom: 12px;
+    font-size: 24px;
+  }
   max-width: 460px;
   margin: 0 auto;
   padding: 24px 28px 28px;
@@ -45,6 +50,7 @@ export const Small = styled.p`
 
 /** A page on which somebody comes in. */
 export function EntryPage({ children }: { readonly children: ReactNode }) {
+  useTheme();
   return (
     <Page>
       <Sheet>

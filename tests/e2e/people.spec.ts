@@ -1,0 +1,201 @@
+import { expect, test, type Browser, type Page } from '@playwright/test';
+import { newCase, saved, words } from '../support/casePage.ts';
+import { noViolations } from '../support/noViolations.ts';
+
+const NOBODY = { cookies: [], origins: [] };
+
+/** A page of a browser in which nobody is signed in. */
+async function freshPage(browser: Browser, baseURL?: string): Promise<Page> {
+  const context = await browser.newContext({
+    storageState: NOBODY,
+    ...(baseURL === undefined ? {} : { baseURL }),
+  });
+  return context.newPage();
+}
+
+/** Comes in as one of the people of the demonstration. */
+async function comeIn(page: Page, name: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: new RegExp(name) }).click();
+  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+}
+
+test('a trainee asks, an advisor releases, and the trainee gives the advice out', async ({
+  browser,
+}) => {
+  const [trainee, advisor] = [await freshPage(browser), await freshPage(browser)];
+  await comeIn(trainee, 'Jory Tamblyn');
+  await comeIn(advisor, 'Anselm Rudd');
+  await newCase(trainee, 'There is white powder on the leaves of my lilac');
+  await expect(trainee.getByRole('button', { name: 'Close case' })).toBeDisabled();
+  await trainee.getByRole('button', { name: 'Ask for release' }).click();
+  await saved(trainee);
+  await advisor.goto(new URL(trainee.url()).pathname);
+  await expect(advisor.getByText('Jory Tamblyn asks for the release')).toBeVisible();
+  await advisor.getByRole('button', { name: 'Give back' }).click();
+  await expect(advisor.getByRole('alert')).toHaveText('Say what is to be changed.');
+  await advisor.getByRole('textbox', { name: /What is to be changed/ }).fill('Ask for its age.');
+  await advisor.getByRole('button', { name: 'Give back' }).click();
+  await expect(trainee.getByText('Given back by Anselm Rudd. “Ask for its age.”')).toBeVisible();
+  await trainee.getByRole('button', { name: 'Ask for release' }).click();
+  await advisor.getByRole('button', { name: 'Release', exact: true }).click();
+  await expect(trainee.getByText('Released by Anselm Rudd')).toBeVisible();
+  await noViolations(trainee);
+  // Other words are other advice: the release is gone.
+  await words(trainee).pressSequentially(', and on the rose');
+  await expect(trainee.getByRole('button', { name: 'Close case' })).toBeDisabled();
+  await trainee.getByRole('button', { name: 'Ask for release' }).click();
+  await saved(trainee);
+  await expect(words(advisor)).toHaveValue(/rose/);
+  await advisor.getByRole('button', { name: 'Release', exact: true }).click();
+  await trainee.getByRole('button', { name: 'Close case' }).click();
+  await expect(trainee.getByRole('button', { name: 'Open again' })).toBeVisible();
+  await saved(trainee);
+});
+
+test('a session that ends in the middle of a call is taken up again in place, and no word is lost', async ({
+  browser,
+}) => {
+  const page = await freshPage(browser);
+  await comeIn(page, 'Anselm Rudd');
+  await newCase(page, 'My currants');
+  await saved(page);
+  await page.context().clearCookies();
+  await words(page).pressSequentially(' drop their leaves');
+  const dialog = page.getByRole('dialog', { name: 'Your session has ended' });
+  await expect(dialog).toBeVisible();
+  await noViolations(page);
+  await dialog.getByRole('button', { name: /Anselm Rudd/ }).click();
+  await expect(dialog).toHaveCount(0);
+  await saved(page);
+  await page.reload();
+  await expect(words(page)).toHaveValue('My currants drop their leaves');
+});
+
+test('what one person typed is not sent in the name of another', async ({ browser }) => {
+  const page = await freshPage(browser);
+  await comeIn(page, 'Anselm Rudd');
+  await newCase(page, 'Spots');
+  await saved(page);
+  const path = new URL(page.url()).pathname;
+  await page.context().clearCookies();
+  await words(page).pressSequentially(' on my medlar');
+  const dialog = page.getByRole('dialog', { name: 'Your session has ended' });
+  await dialog.getByRole('button', { name: /Petra/ }).click();
+  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await page.goto(path);
+  await expect(words(page)).toHaveValue('Spots');
+  await page.getByRole('button', { name: /Petra.*account/ }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await comeIn(page, 'Anselm Rudd');
+  await page.goto(path);
+  await expect(words(page)).toHaveValue('Spots on my medlar');
+  await saved(page);
+});
+
+test('somebody new comes in by a link, sets a password and signs in by it; a reader only reads', async ({
+  browser,
+}) => {
+  const coordinator = await freshPage(browser);
+  await comeIn(coordinator, 'Thora Winslade');
+  await coordinator.getByRole('link', { name: 'Clinic', exact: true }).click();
+  const email = `ines-${Date.now()}@clinic.example`;
+  await coordinator.getByRole('textbox', { name: 'Name', exact: true }).fill('Ines Board');
+  await coordinator.getByRole('textbox', { name: 'E-mail address' }).fill(email);
+  await coordinator.getByRole('combobox', { name: 'Role', exact: true }).selectOption('display');
+  await coordinator.getByRole('button', { name: 'Add to the clinic' }).click();
+  await coordinator
+    .getByRole('button', { name: /Make a link by which Ines Board/ })
+    .last()
+    .click();
+  const link = await coordinator.locator('code').innerText();
+  await noViolations(coordinator);
+
+  const page = await freshPage(browser);
+  await page.goto(link);
+  await expect(page.getByRole('heading', { name: 'Ines Board, choose a password' })).toBeVisible();
+  const password = page.getByLabel(/New password/);
+  await password.fill('short');
+  await page.getByRole('button', { name: 'Set the password and sign in' }).click();
+  await expect(page.getByRole('alert')).toContainText('at least 10 characters');
+  await noViolations(page);
+  await password.fill('seven red beets');
+  await page.getByRole('button', { name: 'Set the password and sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Take a new enquiry/ })).toHaveCount(0);
+  await page.getByRole('table').getByRole('link').first().click();
+  await expect(page.getByText('You can read here.')).toBeVisible();
+  const before = await words(page).inputValue();
+  await words(page).pressSequentially('not mine to write');
+  await expect(words(page)).toHaveValue(before);
+  await page.goto(link);
+  await expect(page.getByRole('alert')).toContainText('used already');
+});
+
+test('a passkey is added and signs in without a password', async ({ browser, baseURL }) => {
+  const port = new URL(baseURL ?? '').port;
+  const page = await freshPage(browser, `http://localhost:${port}`);
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send('WebAuthn.enable');
+  await cdp.send('WebAuthn.addVirtualAuthenticator', {
+    options: {
+      protocol: 'ctap2',
+      transport: 'internal',
+      hasResidentKey: true,
+      hasUserVerification: true,
+      isUserVerified: true,
+      automaticPresenceSimulation: true,
+    },
+  });
+  await comeIn(page, 'Petra');
+  await page.getByRole('link', { name: 'Clinic', exact: true }).click();
+  await expect(page.getByText('You have none.')).toBeVisible();
+  await page.getByRole('textbox', { name: /Name of the passkey/ }).fill('Blue laptop');
+  await page.getByRole('button', { name: 'Add a passkey' }).click();
+  await expect(page.getByText('Blue laptop')).toBeVisible();
+  // The way in of a clinic that is no demonstration.
+  await page.route('**/api/session', async (route) => {
+    const answer = await route.fetch();
+    const state = (await answer.json()) as Record<string, unknown>;
+    await route.fulfill({ response: answer, json: { ...state, demo: [] } });
+  });
+  await page.getByRole('button', { name: /Petra.*account/ }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await page.getByLabel('E-mail address').fill('nobody@clinic.example');
+  await page.getByLabel('Password').fill('a wrong one');
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('do not belong together');
+  await noViolations(page);
+  await page.getByRole('button', { name: 'Use a passkey' }).click();
+  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Petra.*account/ })).toBeVisible();
+  await page.unrouteAll();
+  await page.getByRole('link', { name: 'Clinic', exact: true }).click();
+  await page.getByRole('button', { name: 'Remove the passkey Blue laptop' }).click();
+  await expect(page.getByText('You have none.')).toBeVisible();
+});
+
+test('pages keep to their own policy: no script, sheet or font is refused, and none of another site is asked for', async ({
+  page,
+}) => {
+  const refused: string[] = [];
+  page.on('console', (message) => {
+    if (/Content Security Policy|Refused to/.test(message.text())) refused.push(message.text());
+  });
+  const elsewhere: string[] = [];
+  page.on('request', (request) => {
+    if (new URL(request.url()).hostname !== '127.0.0.1') elsewhere.push(request.url());
+  });
+  await newCase(page, 'There is white powder on the leaves of my lilac');
+  await expect(page.getByRole('button', { name: /^Sheet/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Sheet/ }).click();
+  for (const name of ['Season', 'Library', 'Bench', 'Clinic', 'Desk']) {
+    await page.getByRole('link', { name, exact: true }).click();
+    await expect(page.getByRole('main')).toBeVisible();
+    await page.waitForLoadState('networkidle');
+  }
+  expect(refused).toEqual([]);
+  expect(elsewhere).toEqual([]);
+  expect(await page.evaluate(() => getComputedStyle(document.body).fontFamily)).toContain('Public');
+});
