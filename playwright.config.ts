@@ -37,7 +37,7 @@ export default defineConfig({
       SOUNDING_TODAY: '2026-06-13',
       SOUNDING_DEMO: 'yes',
       SOUNDING_COUNTRY: 'us',
-      SESSION_SECRETS: 'known to these tests alone, on this machine alone',
+      SESSION_SECRETS: 'known to these tests alone and on this machine alone',
     },
     reuseExistingServer: false,
     timeout: 30_000,

@@ -69,7 +69,7 @@ export async function openServer(
   const app = createApp({
     connection,
     settings,
-    sessions: { secrets: ['a secret of the tests alone, and long enough'], prunes: false },
+    sessions: { secrets: ['a secret of the tests alone and long enough'], prunes: false },
     demo: true,
     hosts,
     proxies: false,

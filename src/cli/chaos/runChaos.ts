@@ -87,7 +87,7 @@ class Server {
         PORT: String(port),
         SOUNDING_TODAY: '2026-06-13',
         SOUNDING_DEMO: 'yes',
-        SESSION_SECRETS: 'known to this run alone, on this machine alone',
+        SESSION_SECRETS: 'known to this run alone and on this machine alone',
         LOG_LEVEL: process.env['CHAOS_LOG'] ?? 'silent',
       },
       stdio: process.env['CHAOS_LOG'] === undefined ? 'ignore' : 'inherit',
