@@ -7,6 +7,7 @@ export const clinicTexts = {
   email: 'E-mail address',
   role: 'Role',
   account: 'Account',
+  acts: 'To do',
   ready: 'signs in',
   invited: 'not signed in yet',
   left: 'closed',

@@ -53,7 +53,7 @@ export function People() {
               <th scope="col">{clinicTexts.name}</th>
               <th scope="col">{clinicTexts.role}</th>
               <th scope="col">{clinicTexts.account}</th>
-              <th scope="col" />
+              <th scope="col">{clinicTexts.acts}</th>
             </tr>
           </thead>
           <tbody>
