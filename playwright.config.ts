@@ -37,6 +37,7 @@ export default defineConfig({
       SOUNDING_TODAY: '2026-06-13',
       SOUNDING_DEMO: 'yes',
       SOUNDING_COUNTRY: 'us',
+      SOUNDING_HOSTS: 'clinic.test',
       SESSION_SECRETS: 'known to these tests alone and on this machine alone',
     },
     reuseExistingServer: false,

@@ -7,6 +7,9 @@ import { textSchema } from './storableText.ts';
 export const MIN_PASSWORD = 10;
 export const MAX_PASSWORD = 200;
 
+/** Header by which a page says whose it is; a session of somebody else does not answer it. */
+export const PERSON_HEADER = 'x-person';
+
 const role = z.enum(ROLES);
 const name = textSchema(MAX_NAME).trim().min(1, 'must not be empty');
 const email = textSchema(200).trim().toLowerCase().pipe(z.email('must be an e-mail address'));

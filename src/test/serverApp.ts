@@ -57,7 +57,13 @@ export async function openServer(
     address = databaseUrl,
     log = () => undefined,
     hosts = [],
-  }: { address?: string; log?: (line: string) => void; hosts?: readonly string[] } = {},
+    proxies = false,
+  }: {
+    address?: string;
+    log?: (line: string) => void;
+    hosts?: readonly string[];
+    proxies?: number | false;
+  } = {},
 ) {
   const connection = connect(address);
   const { db, close, withStartupLock, migrate } = connection;
@@ -72,7 +78,7 @@ export async function openServer(
     sessions: { secrets: ['a secret of the tests alone and long enough'], prunes: false },
     demo: true,
     hosts,
-    proxies: false,
+    proxies,
     library,
     consult: consultHere(),
     log: pino({ level: 'warn' }, { write: log }),

@@ -271,6 +271,8 @@ test('over plain HTTP on a name of its own the application works', async () => {
   });
   try {
     const page = await browser.newPage({ baseURL: 'http://clinic.test:4399' });
+    await page.goto('/');
+    await page.getByRole('button', { name: /Anselm Rudd/ }).click();
     await newCase(page, 'mike willow galls');
     await saved(page);
     const id = idOf(page);

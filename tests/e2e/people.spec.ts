@@ -62,14 +62,18 @@ test('a session that ends in the middle of a call is taken up again in place, an
   await saved(page);
   await page.context().clearCookies();
   await words(page).pressSequentially(' drop their leaves');
-  const dialog = page.getByRole('dialog', { name: 'Your session has ended' });
-  await expect(dialog).toBeVisible();
+  await expect(page.getByText('Your session has ended.')).toBeVisible();
+  await noViolations(page);
+  // It takes nothing out of the hands of who types.
+  await words(page).pressSequentially(' since the hail');
+  await page.getByRole('button', { name: 'Sign in again' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Sign in again' });
   await noViolations(page);
   await dialog.getByRole('button', { name: /Anselm Rudd/ }).click();
-  await expect(dialog).toHaveCount(0);
+  await expect(page.getByText('Your session has ended.')).toHaveCount(0);
   await saved(page);
   await page.reload();
-  await expect(words(page)).toHaveValue('My currants drop their leaves');
+  await expect(words(page)).toHaveValue('My currants drop their leaves since the hail');
 });
 
 test('what one person typed is not sent in the name of another', async ({ browser }) => {
@@ -80,8 +84,8 @@ test('what one person typed is not sent in the name of another', async ({ browse
   const path = new URL(page.url()).pathname;
   await page.context().clearCookies();
   await words(page).pressSequentially(' on my medlar');
-  const dialog = page.getByRole('dialog', { name: 'Your session has ended' });
-  await dialog.getByRole('button', { name: /Petra/ }).click();
+  await page.getByRole('button', { name: 'Sign in again' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: /Petra/ }).click();
   await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
   await page.goto(path);
   await expect(words(page)).toHaveValue('Spots');
@@ -187,7 +191,8 @@ test('pages keep to their own policy: no script, sheet or font is refused, and n
   page.on('request', (request) => {
     if (new URL(request.url()).hostname !== '127.0.0.1') elsewhere.push(request.url());
   });
-  await newCase(page, 'There is white powder on the leaves of my lilac');
+  const markup = '<img src="/x" onerror="document.title = 1"><script>document.title = 2</script>';
+  await newCase(page, `There is white powder on the leaves of my lilac ${markup}`);
   await expect(page.getByRole('button', { name: /^Sheet/ })).toBeVisible();
   await page.getByRole('button', { name: /^Sheet/ }).click();
   for (const name of ['Season', 'Library', 'Bench', 'Clinic', 'Desk']) {
@@ -195,6 +200,7 @@ test('pages keep to their own policy: no script, sheet or font is refused, and n
     await expect(page.getByRole('main')).toBeVisible();
     await page.waitForLoadState('networkidle');
   }
+  await expect(page.getByRole('table')).toContainText('onerror');
   expect(refused).toEqual([]);
   expect(elsewhere).toEqual([]);
   expect(await page.evaluate(() => getComputedStyle(document.body).fontFamily)).toContain('Public');

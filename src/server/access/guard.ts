@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { Request, RequestHandler } from 'express';
 import { can, type Action, type Role } from '../../contracts/access.ts';
+import { PERSON_HEADER } from '../../contracts/people.ts';
 import type { Problem } from '../../contracts/problem.ts';
 import { clinicContext, type ClinicContext, type ClinicSettings } from '../office/clinicContext.ts';
 import type { Connection, Database, Queries } from '../db/connect.ts';
@@ -35,14 +36,18 @@ export const FORBIDDEN: Problem = {
   cure: 'Ask a coordinator to do it, or to change your role.',
 };
 
-/** The person of the session of a request; null when there is none, it has ended, or the account was closed. */
+/**
+ * The person of the session of a request; null when there is none, it has ended, the account was closed, or the page that
+ * asks belongs to somebody else.
+ */
 export async function actorOf(
   db: Queries,
   request: Request,
   settings: ClinicSettings,
 ): Promise<Actor | null> {
   const { personId, epoch } = request.session;
-  if (personId === undefined) return null;
+  const claimed = request.get(PERSON_HEADER);
+  if (personId === undefined || (claimed !== undefined && claimed !== personId)) return null;
   const [found] = await db
     .select({ person: people, clinic: clinics })
     .from(people)

@@ -232,6 +232,31 @@ describe('requests from elsewhere', () => {
   });
 });
 
+it('answers no page that belongs to somebody else', async () => {
+  const [one, other] = [await person(), await person()];
+  const client = stranger();
+  await signIn(client, other.email);
+  const asked = await client.get('/api/cases').set('x-person', one.id);
+  expect(asked.body.error.code).toBe('signed-out');
+  expect((await client.get('/api/cases').set('x-person', other.id)).status).toBe(200);
+});
+
+it('marks the cookie as secure behind a proxy that speaks HTTPS, and counts tries by the address before it', async () => {
+  const behind = await openServer('2026-06-13', { address: own.url, proxies: 1 });
+  const { email } = await person();
+  const from = (address: string, password: string) =>
+    request(behind.app)
+      .post('/api/session')
+      .set({ 'x-forwarded-proto': 'https', 'x-forwarded-for': address })
+      .send({ email, password });
+  const signed = await from('203.0.113.9', PASSWORD);
+  expect([signed.headers['set-cookie'] ?? []].flat()[0]).toMatch(/; Secure/);
+  for (let i = 0; i < 8; i++) await from('203.0.113.9', 'wrong');
+  expect((await from('203.0.113.9', PASSWORD)).status).toBe(429);
+  expect((await from('198.51.100.7', PASSWORD)).status).toBe(200);
+  await behind.close();
+});
+
 it('keeps no session of who did not sign in', async () => {
   const before = await db.select({ sid: sessions.sid }).from(sessions);
   await stranger().get('/api/cases');

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PERSON_HEADER } from '../../contracts/people.ts';
 import { problemSchema, type Problem } from '../../contracts/problem.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
 import { connectionTexts } from '../texts/connectionTexts.ts';
@@ -12,6 +13,17 @@ const OFFLINE: Problem = {
 
 /** Longest time that a request may take before it is given up, in milliseconds. */
 const MAX_REQUEST_MS = 12_000;
+
+/** Whose page this is; null before somebody has signed in. */
+let owner: string | null = null;
+
+/**
+ * Says with every call from now on whose page it comes from. Another page of the same browser may sign somebody else in;
+ * what was typed here must not go out under their name.
+ */
+export function actAs(personId: string): void {
+  owner = personId;
+}
 
 /** Told whenever the server says that nobody is signed in here. */
 const listeners = new Set<() => void>();
@@ -28,13 +40,14 @@ export async function call<T>(
   body: unknown,
   headers: Readonly<Record<string, string>> = {},
 ): Promise<Result<T, Problem>> {
+  const sent = owner === null ? headers : { ...headers, [PERSON_HEADER]: owner };
   try {
     const init: RequestInit =
       body === undefined
-        ? { headers }
+        ? { headers: sent }
         : {
             method: 'POST',
-            headers: { ...headers, 'content-type': 'application/json' },
+            headers: { ...sent, 'content-type': 'application/json' },
             body: JSON.stringify(body),
           };
     const response = await fetch(address, { ...init, signal: AbortSignal.timeout(MAX_REQUEST_MS) });

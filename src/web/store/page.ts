@@ -1,6 +1,7 @@
 import type { Person } from '../../contracts/people.ts';
 import type { Author } from './cases/changes.ts';
 import { consultant } from '../workers/consultClient.ts';
+import { actAs } from '../api/request.ts';
 import { api } from '../api/api.ts';
 import { takeEarlierOutbox } from './cases/earlierOutbox.ts';
 import { openIndexedOutbox } from './cases/outbox.ts';
@@ -32,6 +33,7 @@ function started(): Running {
 /** Sends and keeps the changes of this page for a person, and asks the consultant. Later calls change nothing. */
 export function startPage({ id, name }: Person): void {
   if (running) return;
+  actAs(id);
   const services = { api, outbox: openIndexedOutbox(id), writers: signOn() };
   const author = authorHere(name);
   const sync = startSync(page, services);

@@ -17,9 +17,10 @@ export const entryTexts = {
     'Nobody can sign in yet. The server printed a link when it started: open it to make the first coordinator.',
   sessionEnded: 'Your session has ended',
   goOn: (name: string) =>
-    `Sign in as ${name} to go on. What you typed is kept on this device, and nothing of it is lost.`,
-  somebodyElse: 'Somebody else',
-  somebodyElseNote: 'What you typed waits on this device until you sign in here again.',
+    `Type on: it is kept on this device. It is sent when ${name} signs in again.`,
+  signInAgain: 'Sign in again',
+  somebodyElse:
+    'When somebody else signs in, the page begins anew for them; what you typed waits until you are back.',
   firstCoordinator: 'The first coordinator',
   joinTitle: 'Set a password - Sounding',
   hello: (name: string) => `${name}, choose a password`,

@@ -1,4 +1,5 @@
 import { useEffect, type ReactNode } from 'react';
+import { styled } from 'styled-components';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { startPage } from '../../store/page.ts';
@@ -10,6 +11,16 @@ import { EntryPage } from './parts.tsx';
 import { SessionEnded } from './SessionEnded.tsx';
 import { SignInForm } from './SignInForm.tsx';
 
+const Around = styled.div`
+  display: flex;
+  flex-direction: column;
+  height: 100%;
+`;
+const Room = styled.div`
+  flex: 1;
+  min-height: 0;
+`;
+
 /** Shows the application to who is signed in, and the way in to everybody else. */
 export function Gate({ children }: { readonly children: ReactNode }) {
   const { known, ended, problem } = useAppSelector((state) => state.session);
@@ -20,10 +31,10 @@ export function Gate({ children }: { readonly children: ReactNode }) {
   if (person !== null) {
     startPage(person);
     return (
-      <>
-        {children}
+      <Around>
         {ended && <SessionEnded person={ended} />}
-      </>
+        <Room>{children}</Room>
+      </Around>
     );
   }
   return (

@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
-import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import { Dialog, DialogTrigger, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import { styled } from 'styled-components';
 import type { Person, SessionState } from '../../../contracts/people.ts';
 import { accounts } from '../../api/accounts.ts';
-import { Notice } from '../../kit/Notice.tsx';
+import { Button } from '../../kit/Button.tsx';
 import { resumePage } from '../../store/page.ts';
 import { goOnAs } from '../../store/sessionActions.ts';
 import { store } from '../../store/store.ts';
@@ -11,6 +11,15 @@ import { entryTexts } from '../../texts/entryTexts.ts';
 import { Small } from './parts.tsx';
 import { SignInForm } from './SignInForm.tsx';
 
+const Strip = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 14px;
+  padding: 7px 16px;
+  background: var(--ochre-wash);
+  border-bottom: 1px solid var(--hairline);
+`;
 const Veil = styled(ModalOverlay)`
   position: fixed;
   inset: 0;
@@ -26,9 +35,22 @@ const Sheet = styled(Modal)`
   padding: 22px 26px;
   background: var(--surface);
   border-top: 2px solid var(--ink);
+  & h2 {
+    padding-bottom: 12px;
+    font-size: 22px;
+  }
 `;
 
-/** The session ended while somebody worked: they come back in place, and go on where they were. */
+/** Goes on as whoever signed in; what waited is sent when it is the same person. */
+function goOn(state: SessionState): void {
+  goOnAs(store, state);
+  resumePage();
+}
+
+/**
+ * The session ended while somebody worked. A strip says so and takes nothing out of their hands: they type on, and sign in
+ * when the call leaves them time.
+ */
 export function SessionEnded({ person }: { readonly person: Person }) {
   const [demo, setDemo] = useState<SessionState['demo'] | null>(null);
   useEffect(() => {
@@ -37,22 +59,21 @@ export function SessionEnded({ person }: { readonly person: Person }) {
       else setDemo(read.ok ? read.value.demo : []);
     });
   }, [person.id]);
-  const goOn = (state: SessionState): void => {
-    goOnAs(store, state);
-    resumePage();
-  };
   return (
-    <Veil isOpen>
-      <Sheet>
-        <Dialog>
-          <Heading slot="title">{entryTexts.sessionEnded}</Heading>
-          <Notice>{entryTexts.goOn(person.name)}</Notice>
-          {demo !== null && <SignInForm demo={demo} onSignedIn={goOn} />}
-          <Small>
-            {entryTexts.somebodyElse}: {entryTexts.somebodyElseNote}
-          </Small>
-        </Dialog>
-      </Sheet>
-    </Veil>
+    <Strip role="alert">
+      <b>{entryTexts.sessionEnded}.</b> {entryTexts.goOn(person.name)}
+      <DialogTrigger>
+        <Button>{entryTexts.signInAgain}</Button>
+        <Veil isDismissable>
+          <Sheet>
+            <Dialog>
+              <Heading slot="title">{entryTexts.signInAgain}</Heading>
+              {demo !== null && <SignInForm demo={demo} onSignedIn={goOn} />}
+              <Small>{entryTexts.somebodyElse}</Small>
+            </Dialog>
+          </Sheet>
+        </Veil>
+      </DialogTrigger>
+    </Strip>
   );
 }
