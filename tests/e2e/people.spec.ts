@@ -91,6 +91,7 @@ test('what one person typed is not sent in the name of another', async ({ browse
   await expect(words(page)).toHaveValue('Spots');
   await page.getByRole('button', { name: /Petra.*account/ }).click();
   await page.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Who is at the desk?' })).toBeVisible();
   await comeIn(page, 'Anselm Rudd');
   await page.goto(path);
   await expect(words(page)).toHaveValue('Spots on my medlar');
