@@ -8,6 +8,7 @@ export const ACTIONS = [
   'clinic.learn',
   'cases.read',
   'cases.write',
+  'cases.export',
   'advice.give',
   'advice.release',
   'labels.write',

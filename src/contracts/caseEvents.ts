@@ -148,6 +148,8 @@ export const storedEventSchema = z.object({
   version: z.number().int().min(1),
   author: z.string(),
   device: z.string(),
+  /** When the server stored it; left out in answers to a sending. */
+  at: z.iso.datetime().optional(),
   event: loggedEventSchema,
   conflicts: z.array(conflictSchema),
 });

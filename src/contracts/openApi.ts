@@ -12,6 +12,7 @@ import {
   openCaseSchema,
   tiedPhrasesSchema,
 } from './cases.ts';
+import { casebookPageSchema, casebookPeopleSchema, exportedCaseSchema } from './casebook.ts';
 import { consultRequestSchema, consultResponseSchema } from './consult.ts';
 import {
   accountsSchema,
@@ -47,12 +48,24 @@ export interface ApiRoute {
   readonly body?: z.ZodType;
   readonly status?: 201;
   readonly answer: z.ZodType;
+  /** It answers with a file: `answer` is one line of it. */
+  readonly isFile?: true;
 }
 
 const caseAnswer = z.object({ case: caseRecordSchema });
 const live = z.object({ ok: z.boolean() });
 const ready = live.extend({ database: z.enum(['up', 'away']), knowledge: z.string() });
 const PAGE = { after: 'The key that `next` of an earlier page gave; left out for the first page.' };
+const SEARCH = {
+  words: 'Words of the case, a name, or the number of a case.',
+  plant: 'Id of a plant.',
+  cause: 'Id of what it proved to be, or what stood first at closing.',
+  person: 'Id of somebody who worked on it.',
+  status: '`open`, `waiting` or `closed`.',
+  outcome: '`known` or `unknown`.',
+  from: 'First day on which it was opened.',
+  to: 'Last day on which it was opened.',
+};
 
 /** Every route of the interface, in the order of its paths. */
 export const API_ROUTES: readonly ApiRoute[] = [
@@ -62,6 +75,30 @@ export const API_ROUTES: readonly ApiRoute[] = [
     summary: 'A page of what was done that somebody may have to answer for, the newest first.',
     query: { before: 'The `next` of an earlier page; left out for the first one.' },
     answer: auditPageSchema,
+  },
+  {
+    method: 'get',
+    path: '/casebook',
+    summary: 'A page of the cases that a search finds, the newest first.',
+    query: { ...PAGE, ...SEARCH },
+    answer: casebookPageSchema,
+  },
+  {
+    method: 'get',
+    path: '/casebook/export',
+    summary: 'What a search finds as a file.',
+    query: {
+      ...SEARCH,
+      format: '`csv`, `xlsx` (a row for each plant, without the enquirer) or `jsonl` (all of it).',
+    },
+    answer: exportedCaseSchema,
+    isFile: true,
+  },
+  {
+    method: 'get',
+    path: '/casebook/people',
+    summary: 'Those who worked on a case.',
+    answer: casebookPeopleSchema,
   },
   {
     method: 'get',

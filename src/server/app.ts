@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import type { Logger } from 'pino';
 import { openApiDocument } from '../contracts/openApi.ts';
 import type { Library } from '../core/schema/library.ts';
+import { casebookRoutes } from './casebook/routes.ts';
 import { caseRoutes } from './cases/routes.ts';
 import { keepSessions, type SessionSettings } from './access/sessions.ts';
 import type { Door } from './access/guard.ts';
@@ -78,6 +79,7 @@ function apiRoutes(parts: AppParts): express.Router {
   routes.use('/clinic', clinicRoutes(parts));
   routes.use('/weather', weatherRoutes(parts));
   routes.use('/cases', caseRoutes(parts));
+  routes.use('/casebook', casebookRoutes(parts));
   routes.use((request, response) => {
     sendProblem(response, {
       code: 'not-found',

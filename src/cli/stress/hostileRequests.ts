@@ -62,6 +62,8 @@ const READS = [
   '/api/clinic/experience',
   '/api/clinic/labels',
   '/api/clinic/phrases',
+  '/api/casebook?words=rust&outcome=known&from=2026-01-01',
+  '/api/casebook/people',
   '/api/people',
   '/api/audit',
   '/api/session',

@@ -25,6 +25,9 @@ const OPEN = 'open';
 /** Who may use which route, written down apart from the table that the server works by. */
 const MAY: Readonly<Record<string, readonly Role[] | typeof OPEN>> = {
   'get /audit': COORDINATOR,
+  'get /casebook': EVERYBODY,
+  'get /casebook/export': COORDINATOR,
+  'get /casebook/people': EVERYBODY,
   'get /cases': EVERYBODY,
   'post /cases': WRITE,
   'get /cases/call-backs': EVERYBODY,
@@ -140,7 +143,7 @@ describe('a coordinator of another clinic', () => {
 
   it('finds none of ours in its lists', async () => {
     await ours().post('/api/clinic/learning').send({ learning: true });
-    for (const path of ['/cases', '/cases?status=closed', '/cases/call-backs'])
+    for (const path of ['/cases', '/cases?status=closed', '/cases/call-backs', '/casebook'])
       expect((await ask(stranger, 'get', path)).body.cases).toEqual([]);
     expect((await ask(stranger, 'get', '/clinic/phrases')).body.phrases).toEqual([]);
     expect((await ask(stranger, 'get', '/clinic/experience')).body.seen).toEqual([]);

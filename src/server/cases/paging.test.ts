@@ -21,7 +21,7 @@ beforeAll(async () => {
     // Several were opened in the same moment: the id then decides.
     const openedAt = new Date(Date.UTC(2026, 5, 13, 8, Math.floor(i / 3))).toISOString();
     const plant = emptyPlant('plant-1', '2026-06-13', office.place);
-    await insertCase(db, office.id, { id: randomUUID(), channel: 'phone', openedAt, plant });
+    await insertCase(db, office.id, { id: randomUUID(), channel: 'phone', openedAt, plant }, null);
   }
   await db.update(cases).set({ callBackOn: '2026-06-20' });
 }, 60_000);

@@ -1,9 +1,10 @@
-import { and, asc, desc, eq, gt, isNotNull, ne, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNotNull, ne, sql, type SQL } from 'drizzle-orm';
 import type { ReleaseState } from '../../contracts/access.ts';
 import type { StoredEvent } from '../../contracts/caseEvents.ts';
 import type { CasePlant, CaseRecord, CaseSummary } from '../../contracts/cases.ts';
 import type { Queries } from '../db/connect.ts';
 import { caseEvents, casePlants, cases, enquirers, observations } from '../db/schema.ts';
+import { writeSearchRow } from './searchRow.ts';
 import { observationRows, plantRow, toRecord } from './rows.ts';
 
 /** Reads a case of a clinic; `lock` keeps other writers out until the transaction ends. Null when there is none. */
@@ -101,6 +102,15 @@ export function listCases(
   });
 }
 
+/** The cases of these ids, the newest first. */
+export function listByIds(db: Queries, ids: string[]): Promise<CaseSummary[]> {
+  return readSummaries(db, {
+    where: inArray(cases.id, ids),
+    order: [desc(cases.openedAt), desc(cases.id)],
+    limit: ids.length,
+  });
+}
+
 /** Call-backs of cases that are not closed, the most overdue first. */
 export function listCallBacks(
   db: Queries,
@@ -121,11 +131,14 @@ export function listCallBacks(
   });
 }
 
-/** Starts a case with one empty plant. Returns false when the id is taken. */
+const NOBODY = { name: '', contact: '' };
+
+/** Starts a case with one empty plant, by somebody or by the server. Returns false when the id is taken. */
 export async function insertCase(
   db: Queries,
   clinicId: number,
   record: Pick<CaseRecord, 'id' | 'channel' | 'openedAt'> & { readonly plant: CasePlant },
+  personId: string | null,
 ): Promise<boolean> {
   const { id, channel, openedAt, plant } = record;
   const rows = await db
@@ -135,6 +148,8 @@ export async function insertCase(
     .returning({ id: cases.id });
   if (rows.length === 0) return false;
   await db.insert(casePlants).values(plantRow(id, plant, 0));
+  const opened = { id, openedAt, status: 'open' as const, plants: [plant], enquirer: NOBODY };
+  await writeSearchRow(db, clinicId, opened, personId);
   return true;
 }
 
@@ -184,7 +199,11 @@ export async function saveCase(
   db: Queries,
   before: CaseRecord,
   after: CaseRecord,
-  { clinicId, purgeOn }: { readonly clinicId: number; readonly purgeOn: string },
+  {
+    clinicId,
+    purgeOn,
+    personId,
+  }: { readonly clinicId: number; readonly purgeOn: string; readonly personId: string | null },
 ): Promise<void> {
   const { id, status, channel, callBackOn, version, conflicts, release } = after;
   if (after.enquirer !== before.enquirer) await saveEnquirer(db, after, clinicId, purgeOn);
@@ -196,6 +215,7 @@ export async function saveCase(
     const known = before.plants.find((one) => one.id === plant.id);
     if (plant !== known) await savePlant(db, id, { plant, position, before: known });
   }
+  await writeSearchRow(db, clinicId, after, personId);
 }
 
 /** Keeps events under the versions they made. */
@@ -226,7 +246,7 @@ export async function readEvents(
   db: Queries,
   caseId: string,
   { after, limit }: { readonly after: number; readonly limit?: number },
-): Promise<(StoredEvent & { readonly at: Date })[]> {
+): Promise<StoredEvent[]> {
   const query = db
     .select({
       id: caseEvents.eventId,
@@ -240,7 +260,8 @@ export async function readEvents(
     .from(caseEvents)
     .where(and(eq(caseEvents.caseId, caseId), gt(caseEvents.version, after)))
     .orderBy(asc(caseEvents.version));
-  return limit === undefined ? query : query.limit(limit);
+  const rows = await (limit === undefined ? query : query.limit(limit));
+  return rows.map((row) => ({ ...row, at: row.at.toISOString() }));
 }
 
 /** The version of a case of a clinic; null when there is none. */

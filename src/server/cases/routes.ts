@@ -96,10 +96,10 @@ export function caseRoutes(door: Door): Router {
 
   routes.post(
     '/',
-    guarded(door, 'cases.write', async (db, request, { office }): Promise<Reply> => {
+    guarded(door, 'cases.write', async (db, request, actor): Promise<Reply> => {
       const body = readBody(openCaseSchema, request.body);
       if (!body.ok) return { problem: body.error };
-      const record = await openCase(db, office, body.value);
+      const record = await openCase(db, actor, body.value);
       return record ? { status: 201, body: { case: record } } : { problem: ID_TAKEN };
     }),
   );

@@ -1,11 +1,10 @@
 import { appendEvents } from '../../contracts/appendEvents.ts';
 import { emptyPlant } from '../../contracts/applyCaseEvent.ts';
 import type { Appended, Changes } from '../../contracts/caseEvents.ts';
-import type { CasePage, CaseRecord, CaseSummary, OpenCase } from '../../contracts/cases.ts';
+import type { CaseRecord, CaseSummary, OpenCase } from '../../contracts/cases.ts';
 import { addDays, isoDay, parseDay } from '../../core/timing/calendar.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
 import type { Actor } from '../access/guard.ts';
-import type { ClinicContext } from '../office/clinicContext.ts';
 import type { Database, Queries } from '../db/connect.ts';
 import { errorCode } from '../db/errors.ts';
 import { refusalOf } from './mayHappen.ts';
@@ -53,12 +52,17 @@ export function findCase(db: Database, clinicId: number, id: string): Promise<Ca
  */
 export async function openCase(
   db: Database,
-  office: ClinicContext,
+  { id: personId, office }: Actor,
   { id, channel }: OpenCase,
 ): Promise<CaseRecord | null> {
   const plant = emptyPlant('plant-1', office.today(), office.place);
   await db.transaction((tx) =>
-    insertCase(tx, office.id, { id, channel, openedAt: office.now().toISOString(), plant }),
+    insertCase(
+      tx,
+      office.id,
+      { id, channel, openedAt: office.now().toISOString(), plant },
+      personId,
+    ),
   );
   return findCase(db, office.id, id);
 }
@@ -97,7 +101,7 @@ async function appendLocked(
   });
   if (applied.length > 0) {
     const purgeOn = purgeDate(office.today());
-    await saveCase(tx, before, record, { clinicId: office.id, purgeOn });
+    await saveCase(tx, before, record, { clinicId: office.id, purgeOn, personId: actor.id });
     await insertEvents(tx, id, { baseVersion, personId: actor.id }, applied);
   }
   const since = log.map(({ at: _at, ...event }) => event);
@@ -153,11 +157,11 @@ export function readPageKey(text: string): PageKey | null {
 }
 
 /** A page of lines, and the key of the next one. */
-export async function readPage(
-  list: (query: PageQuery) => Promise<CaseSummary[]>,
+export async function readPage<T extends CaseSummary>(
+  list: (query: PageQuery) => Promise<T[]>,
   after: PageKey | null,
-  valueOf: (line: CaseSummary) => string,
-): Promise<CasePage> {
+  valueOf: (line: T) => string,
+): Promise<{ cases: T[]; next: string | null }> {
   const lines = await list({ limit: PAGE_LINES + 1, after });
   const cases = lines.slice(0, PAGE_LINES);
   const last = cases.at(-1);

@@ -3,6 +3,7 @@ import { sql } from 'drizzle-orm';
 import {
   bigint,
   boolean,
+  customType,
   date,
   doublePrecision,
   index,
@@ -145,7 +146,12 @@ export const cases = pgTable(
     release: jsonb().$type<Release>(),
   },
   (table) => [
-    index('cases_by_opening').on(table.clinicId, table.openedAt.desc(), table.id),
+    // As queries write it: without a word nulls come first, and the index serves no other order.
+    index('cases_by_opening').on(
+      table.clinicId,
+      table.openedAt.desc().nullsFirst(),
+      table.id.desc().nullsFirst(),
+    ),
     index('cases_by_call_back')
       .on(table.clinicId, table.callBackOn, table.id)
       .where(sql`call_back_on is not null`),
@@ -219,6 +225,42 @@ export const caseEvents = pgTable(
     conflicts: jsonb().$type<Conflict[]>().notNull().default([]),
   },
   (table) => [primaryKey({ columns: [table.caseId, table.version] })],
+);
+
+/** PostgreSQL's words of a text, for searching. */
+const tsvector = customType<{ data: string }>({ dataType: () => 'tsvector' });
+
+/** What a case is found by, written whenever it changes. */
+export const caseSearch = pgTable(
+  'case_search',
+  {
+    caseId: uuid('case_id')
+      .primaryKey()
+      .references(() => cases.id, { onDelete: 'cascade' }),
+    clinicId: integer('clinic_id').notNull(),
+    openedAt: timestamp('opened_at', { withTimezone: true }).notNull(),
+    status: text({ enum: ['open', 'waiting', 'closed'] }).notNull(),
+    /** Name of the enquirer and how to reach them. */
+    names: text().notNull(),
+    /** Who worked on it. */
+    people: uuid().array().notNull(),
+    plants: text().array().notNull(),
+    causes: text().array().notNull(),
+    outcomeKnown: boolean('outcome_known').notNull(),
+    document: tsvector().notNull(),
+  },
+  (table) => [
+    index('case_search_by_opening').on(
+      table.clinicId,
+      table.openedAt.desc().nullsFirst(),
+      table.caseId.desc().nullsFirst(),
+    ),
+    index('case_search_document').using('gin', table.document),
+    index('case_search_names').using('gin', table.names.op('gin_trgm_ops')),
+    index('case_search_plants').using('gin', table.plants),
+    index('case_search_causes').using('gin', table.causes),
+    index('case_search_people').using('gin', table.people),
+  ],
 );
 
 /** Labels that the clinic keeps at hand. */

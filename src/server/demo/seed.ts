@@ -43,7 +43,7 @@ async function seedOne(
   const plant = emptyPlant(PLANT_ID, enquiry.openedAt.slice(0, 10), office.place);
   return db.transaction(async (tx) => {
     if (await readCase(tx, office.id, enquiry.id, false)) return false;
-    if (!(await insertCase(tx, office.id, { ...enquiry, plant }))) return false;
+    if (!(await insertCase(tx, office.id, { ...enquiry, plant }, null))) return false;
     const opened = await readCase(tx, office.id, enquiry.id, true);
     if (!opened) return false;
     const events = eventsOf(enquiry).map((event, i): SentEvent => ({
@@ -55,7 +55,7 @@ async function seedOne(
     }));
     const { record, applied, refused } = appendEvents(opened, [], events);
     if (refused) throw new Error(`demonstration: ${refused.problem.message}`);
-    await saveCase(tx, opened, record, { clinicId: office.id, purgeOn: PURGE_ON });
+    await saveCase(tx, opened, record, { clinicId: office.id, purgeOn: PURGE_ON, personId: null });
     await insertEvents(tx, enquiry.id, { baseVersion: 0, personId: null }, applied);
     return true;
   });

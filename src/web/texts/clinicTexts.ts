@@ -63,6 +63,7 @@ export const ACTION_WORDS: Readonly<Record<string, string>> = {
   'person-changed': 'changed an account',
   'link-made': 'made a link for a password',
   'password-set': 'set a password',
+  'cases-exported': 'took cases out as a file',
   'learning-on': 'switched learning on',
   'learning-off': 'switched learning off',
 };

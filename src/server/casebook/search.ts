@@ -1,0 +1,143 @@
+import {
+  and,
+  arrayContains,
+  desc,
+  eq,
+  gte,
+  inArray,
+  isNotNull,
+  lt,
+  or,
+  sql,
+  type SQL,
+} from 'drizzle-orm';
+import type { CasebookLine, CasebookQuery } from '../../contracts/casebook.ts';
+import { addDays, isoDay, parseDay } from '../../core/timing/calendar.ts';
+import { listByIds, type PageQuery } from '../cases/queries.ts';
+import { searchWords } from '../cases/searchWords.ts';
+import type { Queries } from '../db/connect.ts';
+import { casePlants, cases, caseSearch, people } from '../db/schema.ts';
+
+/** Largest number of a case that PostgreSQL holds. */
+const MAX_NUMBER = 2_147_483_647;
+/** Fewer letters are in every second name. */
+const MIN_NAME = 3;
+
+/** A pattern that finds a text anywhere; what stands for others in patterns stands for itself. */
+const anywhere = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
+
+/** Words of the case, a name, or the number of a case. */
+function byWords(text: string): SQL | undefined {
+  const number = /^#?(\d+)$/.exec(text)?.[1];
+  const known = number !== undefined && Number(number) <= MAX_NUMBER ? Number(number) : null;
+  return or(
+    sql`${caseSearch.document} @@ websearch_to_tsquery('english', ${searchWords(text)})`,
+    text.length >= MIN_NAME ? sql`${caseSearch.names} ilike ${anywhere(text)}` : undefined,
+    known === null
+      ? undefined
+      : sql`${caseSearch.caseId} = (select ${cases.id} from ${cases} where ${cases.number} = ${known})`,
+  );
+}
+
+/** The moment at which a day begins, counted in solar time of the clinic; days are what people ask for. */
+const beginning = (isoDate: string, longitude: number): Date =>
+  new Date(new Date(`${isoDate}T00:00:00Z`).getTime() - (longitude / 15) * 3_600_000);
+
+function dayAfter(isoDate: string): string {
+  const day = parseDay(isoDate);
+  return day.ok ? isoDay(addDays(day.value, 1)) : isoDate;
+}
+
+/** What the database is asked for a search. */
+export function conditionOf(
+  clinic: { readonly id: number; readonly place: { readonly lon: number } },
+  { words = '', plant, cause, person, status, outcome, from, to }: CasebookQuery,
+): SQL | undefined {
+  const text = words.trim();
+  return and(
+    eq(caseSearch.clinicId, clinic.id),
+    text === '' ? undefined : byWords(text),
+    plant === undefined ? undefined : arrayContains(caseSearch.plants, [plant]),
+    cause === undefined ? undefined : arrayContains(caseSearch.causes, [cause]),
+    person === undefined ? undefined : arrayContains(caseSearch.people, [person]),
+    status === undefined ? undefined : eq(caseSearch.status, status),
+    outcome === undefined ? undefined : eq(caseSearch.outcomeKnown, outcome === 'known'),
+    from === undefined ? undefined : gte(caseSearch.openedAt, beginning(from, clinic.place.lon)),
+    to === undefined
+      ? undefined
+      : lt(caseSearch.openedAt, beginning(dayAfter(to), clinic.place.lon)),
+  );
+}
+
+/** Ids of the cases that a condition names, the newest first. */
+export async function findIds(
+  db: Queries,
+  condition: SQL | undefined,
+  { limit, after }: PageQuery,
+): Promise<string[]> {
+  const behind = after
+    ? sql`(${caseSearch.openedAt}, ${caseSearch.caseId}) < (${after.value}::timestamptz, ${after.id}::uuid)`
+    : undefined;
+  const rows = await db
+    .select({ id: caseSearch.caseId })
+    .from(caseSearch)
+    .where(and(condition, behind))
+    .orderBy(desc(caseSearch.openedAt), desc(caseSearch.caseId))
+    .limit(limit);
+  return rows.map(({ id }) => id);
+}
+
+/** Who worked on cases, by the id of the case. */
+async function namesByCase(db: Queries, ids: string[]): Promise<ReadonlyMap<string, string[]>> {
+  const rows = await db
+    .select({
+      id: caseSearch.caseId,
+      names: sql<string[]>`coalesce(array_agg(${people.name} order by ${people.name}), '{}')`,
+    })
+    .from(caseSearch)
+    .innerJoin(people, sql`${people.id} = any(${caseSearch.people})`)
+    .where(inArray(caseSearch.caseId, ids))
+    .groupBy(caseSearch.caseId);
+  return new Map(rows.map(({ id, names }) => [id, names]));
+}
+
+/** What the first plant of cases that has an outcome proved to have, by the id of the case. */
+async function outcomesByCase(
+  db: Queries,
+  ids: string[],
+): Promise<ReadonlyMap<string, CasebookLine['outcome']>> {
+  const rows = await db
+    .select({
+      id: casePlants.caseId,
+      cause: casePlants.outcomeCause,
+      confirmed: casePlants.outcomeConfirmed,
+    })
+    .from(casePlants)
+    .where(and(inArray(casePlants.caseId, ids), isNotNull(casePlants.outcomeCause)))
+    .orderBy(desc(casePlants.position));
+  return new Map(
+    rows.flatMap(({ id, cause, confirmed }) =>
+      cause === null || confirmed === null ? [] : [[id, { cause, confirmed }]],
+    ),
+  );
+}
+
+/** A page of the cases that a condition names, the newest first. */
+export async function searchCases(
+  db: Queries,
+  condition: SQL | undefined,
+  page: PageQuery,
+): Promise<CasebookLine[]> {
+  const ids = await findIds(db, condition, page);
+  if (ids.length === 0) return [];
+  const [lines, names, outcomes] = await Promise.all([
+    listByIds(db, ids),
+    namesByCase(db, ids),
+    outcomesByCase(db, ids),
+  ]);
+  return lines.map((line) => ({
+    ...line,
+    outcome: outcomes.get(line.id) ?? null,
+    people: names.get(line.id) ?? [],
+  }));
+}
