@@ -26,6 +26,14 @@ export const casebookQuerySchema = z.strictObject({
 });
 export type CasebookQuery = z.infer<typeof casebookQuerySchema>;
 
+/** A search as the query of an address, with what else belongs to it. */
+export function casebookParams(query: CasebookQuery, more: Record<string, string> = {}): string {
+  const known = Object.entries(query).filter(
+    (one): one is [string, string] => one[1] !== undefined,
+  );
+  return new URLSearchParams([...known, ...Object.entries(more)]).toString();
+}
+
 /** A line of the casebook. */
 export const casebookLineSchema = caseSummarySchema.extend({
   /** What it proved to be, and how that is known; null while it is not. */

@@ -22,6 +22,14 @@ import {
   type TiedPhrases,
 } from '../../contracts/cases.ts';
 import {
+  casebookPageSchema,
+  casebookParams,
+  casebookPeopleSchema,
+  type CasebookPage,
+  type CasebookPeople,
+  type CasebookQuery,
+} from '../../contracts/casebook.ts';
+import {
   importedSchema,
   weatherSchema,
   type ClinicWeather,
@@ -52,6 +60,11 @@ export interface Api {
   readonly importWeather: (csv: string) => Promise<Result<ImportedWeather, Problem>>;
   readonly cases: (closed: boolean, after: string | null) => Promise<Result<CasePage, Problem>>;
   readonly callBacks: (after: string | null) => Promise<Result<CasePage, Problem>>;
+  readonly casebook: (
+    query: CasebookQuery,
+    after: string | null,
+  ) => Promise<Result<CasebookPage, Problem>>;
+  readonly casebookPeople: () => Promise<Result<CasebookPeople, Problem>>;
   readonly openCase: (id: string) => Promise<Result<CaseRecord, Problem>>;
   readonly readCase: (id: string) => Promise<Result<CaseRecord, Problem>>;
   readonly append: (id: string, body: AppendEvents) => Promise<Result<Appended, Problem>>;
@@ -82,6 +95,9 @@ export function createApi(server = '', headers: Readonly<Record<string, string>>
     cases: (closed, after) =>
       ask(casePageSchema, withAfter(closed ? '/cases?status=closed' : '/cases', after)),
     callBacks: (after) => ask(casePageSchema, withAfter('/cases/call-backs', after)),
+    casebook: (query, after) =>
+      ask(casebookPageSchema, withAfter(`/casebook?${casebookParams(query)}`, after)),
+    casebookPeople: () => ask(casebookPeopleSchema, '/casebook/people'),
     openCase: (id) => ask(caseAnswer, '/cases', { id, channel: 'phone' }),
     readCase: (id) => ask(caseAnswer, `/cases/${id}`),
     append: (id, body) => ask(appendedSchema, `/cases/${id}/events`, body),

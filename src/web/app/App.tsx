@@ -3,6 +3,8 @@ import { Route, Routes, useLocation } from 'react-router';
 import { styled } from 'styled-components';
 import { Bench } from '../screens/bench/Bench.tsx';
 import { CasePage } from '../screens/case/CasePage.tsx';
+import { Casebook } from '../screens/casebook/Casebook.tsx';
+import { CaseFile } from '../screens/casebook/CaseFile.tsx';
 import { Clinic } from '../screens/clinic/Clinic.tsx';
 import { Desk } from '../screens/desk/Desk.tsx';
 import { CausePage, Missing } from '../screens/library/CausePage.tsx';
@@ -44,6 +46,8 @@ export function App() {
             <Route path="compare/:first/:second" element={<ComparePage />} />
             <Route path="*" element={<Missing />} />
           </Route>
+          <Route path="/casebook" element={<Casebook />} />
+          <Route path="/casebook/:id" element={<CaseFile />} />
           <Route path="/clinic" element={<Clinic />} />
           <Route path="/bench" element={<Bench />} />
           <Route path="/bench/:id" element={<Bench />} />

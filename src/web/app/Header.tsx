@@ -92,6 +92,7 @@ export function Header() {
         <NavLink to="/" end>
           {commonTexts.desk}
         </NavLink>
+        <NavLink to="/casebook">{commonTexts.casebook}</NavLink>
         <NavLink to="/season">{commonTexts.season}</NavLink>
         <NavLink to="/library">{commonTexts.library}</NavLink>
         <NavLink to="/bench">{commonTexts.bench}</NavLink>

@@ -21,4 +21,5 @@ export const commonTexts = {
   season: 'Season',
   bench: 'Bench',
   clinic: 'Clinic',
+  casebook: 'Casebook',
 } as const;

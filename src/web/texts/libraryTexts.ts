@@ -45,6 +45,7 @@ export const libraryTexts = {
   not: 'Not:',
   source: 'Source:',
   datesOf: 'Dates of “',
+  casesOfThis: 'Cases of the clinic that were this',
   noSuchPage: 'No such page',
   noPageOfThatName:
     'The library has no page of that name. It may be from an older version; search for it on the left.',

@@ -6,7 +6,7 @@ import { Button } from '../../kit/Button.tsx';
 import { momentInWords } from '../../kit/dates.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import { ACTION_WORDS, clinicTexts } from '../../texts/clinicTexts.ts';
-import { Table } from './table.ts';
+import { Table } from '../../kit/Table.ts';
 
 const When = styled.td`
   font: 14px/1.5 var(--figures);

@@ -11,7 +11,7 @@ import { clinicTexts } from '../../texts/clinicTexts.ts';
 import { ROLE_WORDS } from '../../texts/entryTexts.ts';
 import { AddPerson } from './AddPerson.tsx';
 import { HandedLink } from './HandedLink.tsx';
-import { Table } from './table.ts';
+import { Table } from '../../kit/Table.ts';
 
 /** A link that was just made, and for whom. */
 interface Handed {

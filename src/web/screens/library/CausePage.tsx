@@ -250,6 +250,9 @@ export function CausePage() {
         </section>
         <Plants shelf={shelf} cause={cause} />
       </Halves>
+      <p>
+        <Link to={`/casebook?cause=${cause.id}`}>{libraryTexts.casesOfThis}</Link>
+      </p>
       <Differ shelf={shelf} about={cause.id} />
       <Quiet>
         {libraryTexts.source} {sourceInWords(cause.source, shelf.library.sources)}

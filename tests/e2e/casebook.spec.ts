@@ -1,0 +1,55 @@
+import { expect, test } from '@playwright/test';
+import { newCase, saved, words } from '../support/casePage.ts';
+import { noViolations } from '../support/noViolations.ts';
+
+test('a case is found by its words and kept search, read as a record, and taken out as a file', async ({
+  page,
+}) => {
+  await newCase(page, 'My whitebeam has orange blisters on the leaves, zanderling');
+  await saved(page);
+  await page.getByRole('button', { name: 'Close case' }).click();
+  await expect(page.getByRole('button', { name: 'Open again' })).toBeVisible();
+  await saved(page);
+  await page.getByRole('link', { name: 'Casebook', exact: true }).click();
+  const search = page.getByRole('textbox', { name: 'Words, a name, or a number' });
+  await expect(search).toBeFocused();
+  await search.pressSequentially('orange blister on a leaf zanderling');
+  const table = page.getByRole('table');
+  await expect(table.getByRole('row')).toHaveCount(2);
+  await expect(table).toContainText('My whitebeam has orange blisters');
+  await noViolations(page);
+  await page.getByRole('combobox', { name: 'State' }).selectOption('waiting');
+  await expect(page.getByText('No case is found by that.')).toBeVisible();
+  await page.getByRole('combobox', { name: 'State' }).selectOption('closed');
+  await expect(table.getByRole('row')).toHaveCount(2);
+  expect(new URL(page.url()).search).toContain('status=closed');
+  await page.reload();
+  await expect(search).toHaveValue('orange blister on a leaf zanderling');
+  await expect(table.getByRole('row')).toHaveCount(2);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'CSV' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('casebook-2026-06-13.csv');
+  await table.getByRole('link').first().click();
+  await expect(page.getByRole('heading', { name: /^Record of case/ })).toBeVisible();
+  await expect(page.getByText('zanderling')).toBeVisible();
+  await expect(page.getByText('Thora Winslade wrote down words').first()).toBeVisible();
+  await expect(page.getByText(/^Library /)).toBeVisible();
+  await noViolations(page);
+  await page.getByRole('link', { name: 'Open the case' }).click();
+  await expect(words(page)).toHaveValue(/zanderling/);
+});
+
+test('the casebook narrows by plant and by days, and clears', async ({ page }) => {
+  await page.goto('/casebook?from=2026-06-12&to=2026-06-12');
+  const table = page.getByRole('table');
+  await expect(table).toContainText('Teddy Quill');
+  await expect(table).not.toContainText('Odile Farrant');
+  await page.getByRole('button', { name: 'Clear' }).click();
+  await expect(table).toContainText('Odile Farrant');
+  await page.getByRole('button', { name: /Plant/ }).click();
+  await page.getByRole('searchbox').fill('quinc');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('No case is found by that.')).toBeVisible();
+});
