@@ -50,6 +50,6 @@ test('the casebook narrows by plant and by days, and clears', async ({ page }) =
   await expect(table).toContainText('Odile Farrant');
   await page.getByRole('button', { name: /Plant/ }).click();
   await page.getByRole('searchbox').fill('quinc');
-  await page.keyboard.press('Enter');
+  await page.getByRole('option', { name: /^Quince/ }).click();
   await expect(page.getByText('No case is found by that.')).toBeVisible();
 });

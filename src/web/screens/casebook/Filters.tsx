@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import {
   MAX_SEARCH,
@@ -10,6 +10,7 @@ import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { DateField } from '../../kit/DateField.tsx';
 import { Field, FieldLabel, SelectBox } from '../../kit/fields.tsx';
+import { useRested } from '../../kit/useRested.ts';
 import { PlantChooser } from '../../plants/PlantChooser.tsx';
 import { casebookTexts } from '../../texts/casebookTexts.ts';
 import { deskTexts } from '../../texts/deskTexts.ts';
@@ -109,15 +110,17 @@ const NONE = {
 export function Filters({ query, onChange }: FiltersProps) {
   const people = usePeople();
   const { words = '', plant, cause, from = '', to = '' } = query;
+  const passOn = useCallback((text: string) => onChange({ words: text }), [onChange]);
+  const [typed, setTyped] = useRested(words, passOn);
   return (
     <>
       <Bar>
         <Field
           label={casebookTexts.search}
-          value={words}
+          value={typed}
           max={MAX_SEARCH}
           autoFocus
-          onChange={(text) => onChange({ words: text })}
+          onChange={setTyped}
         />
         <DateField
           label={casebookTexts.from}

@@ -4,9 +4,6 @@ import type { CasebookLine, CasebookQuery } from '../../../contracts/casebook.ts
 import type { Problem } from '../../../contracts/problem.ts';
 import { api } from '../../api/api.ts';
 
-/** Typing rests so long before it is searched, in milliseconds. */
-const REST_MS = 250;
-
 /** What the casebook shows. */
 export interface FoundCases {
   /** Null while nothing was found or not found yet. */
@@ -41,7 +38,7 @@ export function useCasebookQuery(): readonly [
   return [Object.fromEntries(params), change];
 }
 
-/** Looks for cases whenever the search changes and rests; what was found before stays meanwhile. */
+/** Looks for cases whenever the search changes; what was found before stays meanwhile. */
 export function useFoundCases(query: CasebookQuery): FoundCases & { readonly more: () => void } {
   const [found, setFound] = useState<FoundCases>(NOTHING);
   const key = JSON.stringify(query);
@@ -56,10 +53,9 @@ export function useFoundCases(query: CasebookQuery): FoundCases & { readonly mor
           : { ...NOTHING, problem: page.error },
       );
     };
-    const timer = setTimeout(() => void search(), REST_MS);
+    void search();
     return () => {
       isNewest = false;
-      clearTimeout(timer);
     };
   }, [key]);
   const more = async (): Promise<void> => {
