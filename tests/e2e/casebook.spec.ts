@@ -7,6 +7,7 @@ test('a case is found by its words and kept search, read as a record, and taken 
 }) => {
   await newCase(page, 'My whitebeam has orange blisters on the leaves, zanderling');
   await saved(page);
+  await expect(page.getByRole('button', { name: /^Sheet/ })).toBeVisible();
   await page.getByRole('button', { name: 'Close case' }).click();
   await expect(page.getByRole('button', { name: 'Open again' })).toBeVisible();
   await saved(page);

@@ -170,7 +170,8 @@ function plantName({ plant, closingAnswer }: CasePlant, shelf: LibraryIndex | nu
 }
 
 function PlantRecord({ plant, shelf }: { readonly plant: CasePlant } & WithShelf) {
-  const { words, answers, closingAnswer, plan, outcome, knowledgeVersion } = plant;
+  const { words, answers, closingAnswer, plan, outcome } = plant;
+  const version = closingAnswer?.knowledge.version ?? plant.knowledgeVersion;
   const labelOf = (id: string): string =>
     shelf?.library.findings.find((one) => one.id === id)?.label ?? idInWords(id);
   const causeOf = (id: string): string => shelf?.causes.get(id)?.name ?? idInWords(id);
@@ -210,7 +211,7 @@ function PlantRecord({ plant, shelf }: { readonly plant: CasePlant } & WithShelf
       ) : (
         <Quiet>{casebookTexts.nothingAdvised}</Quiet>
       )}
-      {knowledgeVersion !== null && <Quiet>{casebookTexts.library(knowledgeVersion)}</Quiet>}
+      {version !== null && <Quiet>{casebookTexts.library(version)}</Quiet>}
       {plan.given.length > 0 && <h3>{casebookTexts.given}</h3>}
       {plan.given.map(({ on, how, text }, i) => (
         <div key={`${on} ${i}`}>
