@@ -5,10 +5,12 @@ export type Role = (typeof ROLES)[number];
 /** Everything that a person may or may not do; `own` is about the person alone. */
 export const ACTIONS = [
   'clinic.read',
+  'clinic.write',
   'clinic.learn',
   'cases.read',
   'cases.write',
   'cases.export',
+  'cases.forget',
   'advice.give',
   'advice.release',
   'labels.write',

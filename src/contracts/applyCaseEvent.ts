@@ -242,6 +242,17 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
       return { ...record, callBackOn: event.on };
     case 'status-set':
       return { ...record, status: event.status };
+    case 'forgotten':
+      return {
+        ...record,
+        enquirer: { name: '', contact: '' },
+        conflicts: [],
+        release: record.release && { ...record.release, note: '' },
+        plants: record.plants.map((plant) => ({
+          ...plant,
+          words: event.words[plant.id] ?? plant.words,
+        })),
+      };
     case 'release-set':
       return { ...record, release: event.release };
     case 'conflict-settled':

@@ -103,6 +103,11 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('status-set'), status: z.enum(CASE_STATUSES) }),
   /** A trainee asks for the release of the advice, or somebody gives it or gives the case back. */
   z.strictObject({ kind: z.literal('release-set'), release: releaseSchema }),
+  /** Personal data was taken out of the case and its log; the words that are left, by plant. The server alone says so. */
+  z.strictObject({
+    kind: z.literal('forgotten'),
+    words: z.record(plantId, textSchema(10 * MAX_CHARACTERS)),
+  }),
   /** Somebody looked at both values of a conflict. */
   z.strictObject({ kind: z.literal('conflict-settled'), conflictId: idSchema }),
 ]);

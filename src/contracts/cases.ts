@@ -244,8 +244,22 @@ export const clinicSchema = z.object({
   /** By ISO 3166; null where it was not set. */
   country: countrySchema.nullable(),
   today: isoDateSchema,
+  /** Days after which names and numbers of enquirers are taken out. */
+  retentionDays: z.number().int(),
 });
 export type Clinic = z.infer<typeof clinicSchema>;
+
+/** Shortest and longest time for which names may be kept, in days. */
+export const MIN_RETENTION = 30;
+export const MAX_RETENTION = 3650;
+
+/** Body of `POST /api/clinic/settings`: the fields that it names. */
+export const clinicSettingsSchema = z.strictObject({
+  name: textSchema(MAX_NAME).trim().min(1).optional(),
+  region: textSchema(MAX_NAME).trim().min(1).optional(),
+  retentionDays: z.number().int().min(MIN_RETENTION).max(MAX_RETENTION).optional(),
+});
+export type ClinicSettingsChange = z.infer<typeof clinicSettingsSchema>;
 
 /** A label that the clinic keeps at hand, under a name of its own. */
 export const clinicLabelSchema = z.strictObject({

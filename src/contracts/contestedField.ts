@@ -77,6 +77,7 @@ export function fieldsSet(event: LoggedEvent | CaseEvent): readonly SetField[] {
     case 'sheet-given':
     case 'plant-added':
     case 'release-set':
+    case 'forgotten':
     case 'conflict-settled':
       return [];
   }

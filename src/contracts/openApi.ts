@@ -6,6 +6,7 @@ import {
   clinicLabelSchema,
   clinicLabelsSchema,
   clinicSchema,
+  clinicSettingsSchema,
   experienceSchema,
   learningSchema,
   removeLabelSchema,
@@ -14,6 +15,7 @@ import {
 } from './cases.ts';
 import { casebookPageSchema, casebookPeopleSchema, exportedCaseSchema } from './casebook.ts';
 import { consultRequestSchema, consultResponseSchema } from './consult.ts';
+import { forgetSchema } from './forgetting.ts';
 import {
   accountsSchema,
   askLinkSchema,
@@ -136,6 +138,20 @@ export const API_ROUTES: readonly ApiRoute[] = [
     summary: 'Appends changes on top of what happened meanwhile, each once.',
     body: appendEventsSchema,
     answer: appendedSchema,
+  },
+  {
+    method: 'post',
+    path: '/cases/{id}/forget',
+    summary: 'Takes personal data out of a case and its log; what is counted stays.',
+    body: forgetSchema,
+    answer: caseAnswer,
+  },
+  {
+    method: 'post',
+    path: '/clinic/settings',
+    summary: 'Changes name and region of the clinic, and how long it keeps names.',
+    body: clinicSettingsSchema,
+    answer: clinicSchema,
   },
   {
     method: 'get',

@@ -3,7 +3,8 @@ import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
-import { openClinicContext, type ClinicSettings } from './office/clinicContext.ts';
+import { forgetDue } from './cases/forget.ts';
+import { makeClock, openClinicContext, type ClinicSettings } from './office/clinicContext.ts';
 import { readConfig, type Config } from './config.ts';
 import { openConsultPool } from './consult/consultPool.ts';
 import { seedPeople } from './demo/people.ts';
@@ -164,6 +165,15 @@ for (const kind of ['uncaughtException', 'unhandledRejection'] as const)
     log.fatal({ error: summarizeError(error) }, kind);
     process.exit(1);
   });
+
+/** Looks each hour whether names have been kept for as long as a clinic keeps them; the next look tries again. */
+const HOUR_MS = 3_600_000;
+const forgetting = (): void =>
+  void forgetDue(connection.db, makeClock(config.value.SOUNDING_TODAY)()).catch((error: unknown) =>
+    log.error({ error: summarizeError(error) }, 'names were not taken out'),
+  );
+forgetting();
+setInterval(forgetting, HOUR_MS).unref();
 
 let stopping = false;
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {

@@ -38,6 +38,7 @@ const BODIES: Readonly<Record<string, () => unknown>> = {
     answers: [{ finding: 'leaf-drop', value: false, sure: 0.8 }],
   }),
   '/api/clinic/learning': () => ({ learning: true }),
+  '/api/clinic/settings': () => ({ retentionDays: 400 }),
   '/api/clinic/labels': () => ({ id: newId(), name: 'Soap', text: 'Soap. CAUTION. For aphids.' }),
   '/api/clinic/labels/remove': () => ({ id: newId() }),
   '/api/session': () => ({ email: 'nobody@clinic.example', password: 'a wrong one' }),

@@ -34,6 +34,8 @@ const MAY: Readonly<Record<string, readonly Role[] | typeof OPEN>> = {
   'get /cases/{id}': EVERYBODY,
   'get /cases/{id}/events': EVERYBODY,
   'post /cases/{id}/events': WRITE,
+  'post /cases/{id}/forget': COORDINATOR,
+  'post /clinic/settings': COORDINATOR,
   'get /clinic': EVERYBODY,
   'get /clinic/experience': EVERYBODY,
   'get /clinic/phrases': EVERYBODY,
@@ -123,6 +125,11 @@ describe('a coordinator of another clinic', () => {
     ['get', '/cases/ID/events'],
   ] as const)('does not see our case by %s %s', async (method, path) => {
     const { status } = await ask(stranger, method, path.replace('ID', caseId));
+    expect(status).toBe(404);
+  });
+
+  it('does not forget our case', async () => {
+    const { status } = await ask(stranger, 'post', `/cases/${caseId}/forget`, { how: 'all' });
     expect(status).toBe(404);
   });
 

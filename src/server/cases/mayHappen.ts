@@ -52,6 +52,7 @@ export function refusalOf(
   unseen: readonly StoredEvent[],
 ): Problem | null {
   const subject = { clinicId: actor.office.id, release: record.release?.state ?? null };
+  if (event.kind === 'forgotten') return FORBIDDEN;
   if (!can(actor, actionOf(event), subject))
     return actionOf(event) === 'advice.give' ? NOT_RELEASED : FORBIDDEN;
   return releaseProblem(actor, event, unseen);

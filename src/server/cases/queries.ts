@@ -157,7 +157,6 @@ async function saveEnquirer(
   db: Queries,
   { id, enquirer: { name, contact } }: CaseRecord,
   clinicId: number,
-  purgeOn: string,
 ): Promise<void> {
   const [head] = await db.select({ id: cases.enquirerId }).from(cases).where(eq(cases.id, id));
   const known = head?.id ?? null;
@@ -167,7 +166,7 @@ async function saveEnquirer(
   }
   const [made] = await db
     .insert(enquirers)
-    .values({ clinicId, name, contact, purgeOn })
+    .values({ clinicId, name, contact })
     .returning({ id: enquirers.id });
   if (made) await db.update(cases).set({ enquirerId: made.id }).where(eq(cases.id, id));
 }
@@ -199,14 +198,10 @@ export async function saveCase(
   db: Queries,
   before: CaseRecord,
   after: CaseRecord,
-  {
-    clinicId,
-    purgeOn,
-    personId,
-  }: { readonly clinicId: number; readonly purgeOn: string; readonly personId: string | null },
+  { clinicId, personId }: { readonly clinicId: number; readonly personId: string | null },
 ): Promise<void> {
   const { id, status, channel, callBackOn, version, conflicts, release } = after;
-  if (after.enquirer !== before.enquirer) await saveEnquirer(db, after, clinicId, purgeOn);
+  if (after.enquirer !== before.enquirer) await saveEnquirer(db, after, clinicId);
   await db
     .update(cases)
     .set({ status, channel, callBackOn, version, conflicts, release })

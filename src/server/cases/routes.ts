@@ -1,9 +1,11 @@
 import { Router, type Request } from 'express';
 import { z } from 'zod';
 import { appendEventsSchema } from '../../contracts/caseEvents.ts';
+import { forgetSchema } from '../../contracts/forgetting.ts';
 import { openCaseSchema } from '../../contracts/cases.ts';
 import type { Problem } from '../../contracts/problem.ts';
 import { guarded, type Door } from '../access/guard.ts';
+import { forgetCase } from './forget.ts';
 import { readBody } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
 import { listCallBacks, listCases, type PageKey, type PageQuery } from './queries.ts';
@@ -133,6 +135,20 @@ export function caseRoutes(door: Door): Router {
       if (id === null) return { problem: NOT_FOUND };
       const appended = await append(db, actor, id, body.value);
       return appended.ok ? { body: appended.value } : { problem: problemOf(appended.error) };
+    }),
+  );
+
+  routes.post(
+    '/:id/forget',
+    guarded(door, 'cases.forget', async (db, request, actor): Promise<Reply> => {
+      const id = idOf(request);
+      const body = readBody(forgetSchema, request.body);
+      if (!body.ok) return { problem: body.error };
+      if (id === null) return { problem: NOT_FOUND };
+      const by = { ...body.value, by: actor };
+      const done = await forgetCase(db, actor.clinicId, id, by);
+      const record = done ? await findCase(db, actor.clinicId, id) : null;
+      return record ? { body: { case: record } } : { problem: NOT_FOUND };
     }),
   );
 

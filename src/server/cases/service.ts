@@ -2,7 +2,6 @@ import { appendEvents } from '../../contracts/appendEvents.ts';
 import { emptyPlant } from '../../contracts/applyCaseEvent.ts';
 import type { Appended, Changes } from '../../contracts/caseEvents.ts';
 import type { CaseRecord, CaseSummary, OpenCase } from '../../contracts/cases.ts';
-import { addDays, isoDay, parseDay } from '../../core/timing/calendar.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
 import type { Actor } from '../access/guard.ts';
 import type { Database, Queries } from '../db/connect.ts';
@@ -27,16 +26,8 @@ export type CaseProblem =
   /** An event of that id is kept already, with another case or far back. */
   | { readonly code: 'id-taken' };
 
-/** Personal data of an enquirer is kept for a year. */
-const KEEP_ENQUIRER_DAYS = 365;
 /** Most events of one answer; the next ones are asked for with the last version. */
 const MAX_CHANGES = 300;
-
-function purgeDate(today: string): string {
-  const day = parseDay(today);
-  if (!day.ok) throw new Error(`the clinic clock is not a date: ${today}`);
-  return isoDay(addDays(day.value, KEEP_ENQUIRER_DAYS));
-}
 
 /** All reads of one moment: between two of them another server may write. */
 const SNAPSHOT = 'isolation level repeatable read read only';
@@ -100,8 +91,7 @@ async function appendLocked(
     mayHappen: (at, event) => refusalOf(actor, at, event, unseen),
   });
   if (applied.length > 0) {
-    const purgeOn = purgeDate(office.today());
-    await saveCase(tx, before, record, { clinicId: office.id, purgeOn, personId: actor.id });
+    await saveCase(tx, before, record, { clinicId: office.id, personId: actor.id });
     await insertEvents(tx, id, { baseVersion, personId: actor.id }, applied);
   }
   const since = log.map(({ at: _at, ...event }) => event);

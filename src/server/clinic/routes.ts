@@ -2,9 +2,11 @@ import { and, asc, count, desc, eq, isNotNull, ne, sql } from 'drizzle-orm';
 import { Router } from 'express';
 import {
   clinicLabelSchema,
+  clinicSettingsSchema,
   learningSchema,
   MAX_LABELS,
   removeLabelSchema,
+  type Clinic,
   type ClinicExperience,
   type ClinicLabels,
   type TiedPhrases,
@@ -12,13 +14,14 @@ import {
 import { experienceIn, type Outcome } from '../../core/diagnosis/learning.ts';
 import type { Problem } from '../../contracts/problem.ts';
 import { causeIdSchema } from '../../core/schema/common.ts';
-import { guarded, type Actor, type Door } from '../access/guard.ts';
+import { guarded, SIGNED_OUT, type Actor, type Door } from '../access/guard.ts';
 import { writeAudit } from '../audit/auditLog.ts';
 import type { Database } from '../db/connect.ts';
 import { caseEvents, casePlants, cases, clinicLabels, clinics } from '../db/schema.ts';
 import { readBody } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
-import type { ClinicContext } from '../office/clinicContext.ts';
+import { countrySchema } from '../../core/schema/place.ts';
+import { clinicContext, type ClinicContext } from '../office/clinicContext.ts';
 
 const monthOf = (isoDate: string): number => Number(isoDate.slice(5, 7));
 
@@ -130,15 +133,48 @@ async function setLearning(db: Database, actor: Actor, sent: unknown): Promise<R
   return { body: await readExperience(db, office) };
 }
 
+function clinicOf(office: ClinicContext): Clinic {
+  const { name, region, place, country, retentionDays } = office;
+  const known = countrySchema.nullable().catch(null).parse(country);
+  return { name, region, place, country: known, retentionDays, today: office.today() };
+}
+
+/** Changes what the clinic says of itself, and how long it keeps names. */
+async function changeSettings(
+  db: Database,
+  { settings }: Door,
+  { id: personId, clinicId, office }: Actor,
+  sent: unknown,
+): Promise<Reply> {
+  const body = readBody(clinicSettingsSchema, sent);
+  if (!body.ok) return { problem: body.error };
+  const { name, region, retentionDays } = office;
+  const known = { name, region, retentionDays };
+  const changed = await db.transaction(async (tx) => {
+    const [row] = await tx
+      .update(clinics)
+      .set({ ...known, ...body.value })
+      .where(eq(clinics.id, clinicId))
+      .returning();
+    const entry = { clinicId, personId, action: 'clinic-changed', subject: String(clinicId) };
+    await writeAudit(tx, entry);
+    return row;
+  });
+  return changed ? { body: clinicOf(clinicContext(changed, settings)) } : { problem: SIGNED_OUT };
+}
+
 /** The clinic, and what it has learned from its confirmed cases. */
 export function clinicRoutes(door: Door): Router {
   const routes = Router();
   routes.get(
     '/',
     guarded(door, 'clinic.read', (_db, _request, { office }) => {
-      const { name, region, place, country } = office;
-      return Promise.resolve({ body: { name, region, place, country, today: office.today() } });
+      return Promise.resolve({ body: clinicOf(office) });
     }),
+  );
+  routes.post(
+    '/settings',
+    guarded(door, 'clinic.write', (db, { body }, actor) => changeSettings(db, door, actor, body)),
   );
   routes.get(
     '/experience',

@@ -33,6 +33,8 @@ export const clinics = pgTable('clinics', {
   height: real(),
   /** Whether confirmed cases move how common a cause is taken to be. */
   learning: boolean().notNull().default(true),
+  /** Days after which names and numbers of enquirers are taken out. */
+  retentionDays: integer('retention_days').notNull().default(400),
 });
 
 /** Who may sign in. */
@@ -115,7 +117,7 @@ export const auditLog = pgTable(
   (table) => [index('audit_by_clinic').on(table.clinicId, table.seq)],
 );
 
-/** Little personal data, and a day on which it is deleted. */
+/** Little personal data; the clinic says how long it is kept. */
 export const enquirers = pgTable('enquirers', {
   id: serial().primaryKey(),
   clinicId: integer('clinic_id')
@@ -123,7 +125,6 @@ export const enquirers = pgTable('enquirers', {
     .references(() => clinics.id),
   name: text().notNull(),
   contact: text().notNull(),
-  purgeOn: date('purge_on').notNull(),
 });
 
 export const cases = pgTable(

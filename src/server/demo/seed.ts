@@ -8,7 +8,6 @@ import type { Database } from '../db/connect.ts';
 import { DEMO_ENQUIRIES, type DemoEnquiry } from './enquiries.ts';
 
 const PLANT_ID = 'plant-1';
-const PURGE_ON = '2027-06-13';
 
 function eventsOf(enquiry: DemoEnquiry): CaseEvent[] {
   const { enquirer, callBackOn, words, answers = [], status } = enquiry;
@@ -55,7 +54,7 @@ async function seedOne(
     }));
     const { record, applied, refused } = appendEvents(opened, [], events);
     if (refused) throw new Error(`demonstration: ${refused.problem.message}`);
-    await saveCase(tx, opened, record, { clinicId: office.id, purgeOn: PURGE_ON, personId: null });
+    await saveCase(tx, opened, record, { clinicId: office.id, personId: null });
     await insertEvents(tx, enquiry.id, { baseVersion: 0, personId: null }, applied);
     return true;
   });

@@ -12,6 +12,8 @@ export interface ClinicContext {
   readonly place: Coordinates;
   /** By ISO 3166; null where it goes by the nearest reference place. */
   readonly country: string | null;
+  /** Days after which names and numbers of enquirers are taken out. */
+  readonly retentionDays: number;
   readonly now: () => Date;
   /** The clinic's day, as an ISO date. */
   readonly today: () => string;
@@ -60,6 +62,7 @@ export function clinicContext(
     region: row.region,
     place: { lat: row.latitude, lon: row.longitude, height: row.height ?? undefined },
     country: country ?? null,
+    retentionDays: row.retentionDays,
     now,
     today: () => pinnedDay ?? civilDay(now(), row.longitude),
   };

@@ -93,5 +93,6 @@ export const EVENT_WORDS: Readonly<Record<CaseEventKind | 'words-set', string>> 
   'call-back-set': 'set the call-back',
   'status-set': 'set the state',
   'release-set': 'set the release',
+  forgotten: 'took personal data out',
   'conflict-settled': 'settled a conflict',
 };

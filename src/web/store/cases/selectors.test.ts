@@ -54,6 +54,7 @@ describe('the station of the clinic', () => {
       place: { lat: 44.6, lon: -67.9 },
       country: 'us',
       today: '2026-06-15',
+      retentionDays: 400,
     },
   };
   const daysOf = (list: readonly { readonly day: string }[] | undefined) =>
