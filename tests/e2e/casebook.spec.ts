@@ -40,6 +40,17 @@ test('a case is found by its words and kept search, read as a record, and taken 
   await noViolations(page);
   await page.getByRole('link', { name: 'Open the case' }).click();
   await expect(words(page)).toHaveValue(/zanderling/);
+  const open = await page.context().newPage();
+  await open.goto(new URL(page.url()).pathname);
+  await expect(words(open)).toHaveValue(/zanderling/);
+  await page.goBack();
+  await page.getByRole('button', { name: 'Take out all that was typed' }).click();
+  await page.getByRole('button', { name: 'Take it out' }).click();
+  await expect(page.getByText('Taken out, here and in what happened.')).toBeVisible();
+  await expect(page.getByText('Nothing was written down.')).toBeVisible();
+  await noViolations(page);
+  // Whoever has the case open sees it go.
+  await expect(words(open)).toHaveValue('');
 });
 
 test('the casebook narrows by plant and by days, and clears', async ({ page }) => {

@@ -19,6 +19,7 @@ import {
   type ClinicExperience,
   type ClinicLabel,
   type ClinicLabels,
+  type ClinicSettingsChange,
   type TiedPhrases,
 } from '../../contracts/cases.ts';
 import {
@@ -29,6 +30,7 @@ import {
   type CasebookPeople,
   type CasebookQuery,
 } from '../../contracts/casebook.ts';
+import type { Forgetting } from '../../contracts/forgetting.ts';
 import {
   importedSchema,
   weatherSchema,
@@ -65,6 +67,9 @@ export interface Api {
     after: string | null,
   ) => Promise<Result<CasebookPage, Problem>>;
   readonly casebookPeople: () => Promise<Result<CasebookPeople, Problem>>;
+  /** Takes personal data out of a case. */
+  readonly forget: (id: string, how: Forgetting) => Promise<Result<CaseRecord, Problem>>;
+  readonly changeClinic: (change: ClinicSettingsChange) => Promise<Result<Clinic, Problem>>;
   readonly openCase: (id: string) => Promise<Result<CaseRecord, Problem>>;
   readonly readCase: (id: string) => Promise<Result<CaseRecord, Problem>>;
   readonly append: (id: string, body: AppendEvents) => Promise<Result<Appended, Problem>>;
@@ -98,6 +103,8 @@ export function createApi(server = '', headers: Readonly<Record<string, string>>
     casebook: (query, after) =>
       ask(casebookPageSchema, withAfter(`/casebook?${casebookParams(query)}`, after)),
     casebookPeople: () => ask(casebookPeopleSchema, '/casebook/people'),
+    forget: (id, how) => ask(caseAnswer, `/cases/${id}/forget`, { how }),
+    changeClinic: (change) => ask(clinicSchema, '/clinic/settings', change),
     openCase: (id) => ask(caseAnswer, '/cases', { id, channel: 'phone' }),
     readCase: (id) => ask(caseAnswer, `/cases/${id}`),
     append: (id, body) => ask(appendedSchema, `/cases/${id}/events`, body),

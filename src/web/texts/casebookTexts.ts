@@ -36,6 +36,18 @@ export const casebookTexts = {
   jsonl: 'JSON Lines',
   reading: 'Reading the case.',
   recordTitle: (number: number) => `Record of case ${number}`,
+  personal: 'Personal data',
+  forgetWhat:
+    'Names and numbers are taken out by themselves when the clinic has kept them long enough. When somebody asks for it, take them out here. Plants, answers and outcomes are counted on.',
+  forgetNames: 'Take the names out',
+  forgetAll: 'Take out all that was typed',
+  forgetSure: {
+    names: 'Who asked, and every place where the text names them, goes for good.',
+    all: 'Who asked, their words, the sheets and the notes go for good.',
+  },
+  forgetYes: 'Take it out',
+  forgetNo: 'Leave it',
+  forgotten: 'Taken out, here and in what happened.',
   onTheDesk: 'Open the case',
   print: 'Print',
   said: 'What was said',

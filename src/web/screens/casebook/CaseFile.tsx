@@ -9,10 +9,12 @@ import { api } from '../../api/api.ts';
 import { Button } from '../../kit/Button.tsx';
 import { longDate, momentInWords } from '../../kit/dates.ts';
 import { Notice } from '../../kit/Notice.tsx';
+import { useCan } from '../../store/useCan.ts';
 import { useLibrary } from '../../library/useLibrary.ts';
 import type { LibraryIndex } from '../../library/libraryIndex.ts';
 import { casebookTexts } from '../../texts/casebookTexts.ts';
 import { deskTexts } from '../../texts/deskTexts.ts';
+import { Forget } from './Forget.tsx';
 import { happenings } from './happenings.ts';
 
 const Page = styled.main`
@@ -92,6 +94,8 @@ async function readWhole(id: string): Promise<Result<Read, Problem>> {
 export function CaseFile() {
   const { id = '' } = useParams();
   const { reading } = useLibrary();
+  const forgets = useCan('cases.forget');
+  const [round, setRound] = useState(0);
   const [read, setRead] = useState<Result<Read, Problem> | null>(null);
   useEffect(() => {
     let isHere = true;
@@ -101,7 +105,7 @@ export function CaseFile() {
     return () => {
       isHere = false;
     };
-  }, [id]);
+  }, [id, round]);
   const number = read?.ok === true ? read.value.record.number : null;
   useEffect(() => {
     document.title = number === null ? casebookTexts.title : casebookTexts.recordTitle(number);
@@ -115,6 +119,9 @@ export function CaseFile() {
         </Notice>
       )}
       {read?.ok === true && <Record {...read.value} shelf={reading?.shelf ?? null} />}
+      {read?.ok === true && forgets && (
+        <Forget record={read.value.record} onForgotten={() => setRound(round + 1)} />
+      )}
     </Page>
   );
 }

@@ -1,10 +1,12 @@
 import { useEffect } from 'react';
 import { styled } from 'styled-components';
 import { useCan } from '../../store/useCan.ts';
-import { useAppSelector } from '../../store/store.ts';
+import { loadClinic } from '../../store/actions.ts';
+import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { clinicTexts } from '../../texts/clinicTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { AuditList } from './AuditList.tsx';
+import { ClinicSettings } from './ClinicSettings.tsx';
 import { OwnAccount } from './OwnAccount.tsx';
 import { People } from './People.tsx';
 
@@ -36,18 +38,22 @@ const Column = styled.div`
 
 /** The clinic: who works here, what was done, and the account of whoever looks. */
 export function Clinic() {
+  const dispatch = useAppDispatch();
   const clinic = useAppSelector((state) => state.desk.clinic);
   const [seesPeople, seesLog] = [useCan('people.read'), useCan('audit.read')];
+  const writes = useCan('clinic.write');
   const hasAccount = useCan('own.write');
   useEffect(() => {
     document.title = clinicTexts.title;
-  }, []);
+    if (store.getState().desk.clinic === null) void loadClinic(dispatch);
+  }, [dispatch]);
   return (
     <Page>
       <h1>{clinic?.name ?? commonTexts.clinic}</h1>
       {seesPeople && (
         <Column>
           <People />
+          {writes && clinic && <ClinicSettings key={clinic.name} clinic={clinic} />}
           {seesLog && <AuditList />}
         </Column>
       )}

@@ -76,6 +76,7 @@ export class CaseSync {
       return !isPassing(changes.error);
     }
     this.#store.dispatch(storedReceived({ caseId, events: changes.value.events }));
+    await this.#readAnew(caseId, changes.value.events);
     return changes.value.more ? this.refresh(caseId) : true;
   }
 
@@ -135,6 +136,17 @@ export class CaseSync {
     const entity = this.#entity(caseId);
     if (entity && withStored(entity, events) === null) await this.refresh(caseId);
     this.#store.dispatch(storedReceived({ caseId, events }));
+    await this.#readAnew(caseId, events);
+  }
+
+  /** What was taken out of a case is in no event: the page reads the case anew, so that it shows none of it. */
+  async #readAnew(caseId: string, events: readonly StoredEvent[]): Promise<void> {
+    if (!events.some(({ event }) => event.kind === 'forgotten')) return;
+    const record = await this.#api.readCase(caseId);
+    const entity = this.#entity(caseId);
+    if (!record.ok || !entity) return;
+    const { pending, refused } = entity;
+    this.#store.dispatch(caseLoaded({ record: record.value, pending, refused }));
   }
 
   async #failed(caseId: string, firstId: string, problem: Problem): Promise<Outcome> {
