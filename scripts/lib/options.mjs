@@ -9,3 +9,12 @@ export function numberOption(name, { least, most, otherwise }) {
     throw new Stop(`--${name} takes a whole number from ${least} to ${most}.`);
   return value;
 }
+
+/** A text given as `--name TEXT`, or what it is otherwise. */
+export function textOption(name, otherwise) {
+  const at = process.argv.indexOf(`--${name}`);
+  const text = at === -1 ? undefined : process.argv[at + 1];
+  if (at !== -1 && (text === undefined || text.startsWith('--')))
+    throw new Stop(`--${name} needs a value.`);
+  return text ?? otherwise;
+}

@@ -66,13 +66,17 @@ export async function retrying<T>(work: () => Promise<T>): Promise<T> {
   return work();
 }
 
-function openPool(databaseUrl: string, onLost: (error: ErrorSummary) => void): pg.Pool {
+function openPool(
+  databaseUrl: string,
+  onLost: (error: ErrorSummary) => void,
+  statementMs: number,
+): pg.Pool {
   const pool = new pg.Pool({
     connectionString: databaseUrl,
     max: 10,
     connectionTimeoutMillis: CONNECT_MS,
-    statement_timeout: STATEMENT_MS,
-    query_timeout: STATEMENT_MS + 1000,
+    statement_timeout: statementMs,
+    query_timeout: statementMs + 1000,
     idle_in_transaction_session_timeout: LOST_TRANSACTION_MS,
     keepAlive: true,
   });
@@ -127,13 +131,14 @@ function transactOn(pool: pg.Pool): Transact {
 
 /**
  * Opens a pool on a PostgreSQL address; the connection is made at the first query. `onLost` is called for each connection
- * that breaks.
+ * that breaks. A statement that takes longer than `statementMs` is given up.
  */
 export function connect(
   databaseUrl: string,
   onLost: (error: ErrorSummary) => void = () => undefined,
+  { statementMs = STATEMENT_MS }: { readonly statementMs?: number } = {},
 ): Connection {
-  const pool = openPool(databaseUrl, onLost);
+  const pool = openPool(databaseUrl, onLost, statementMs);
   const db: Database = Object.assign(drizzle(pool, { schema }), { transaction: transactOn(pool) });
   return {
     db,
