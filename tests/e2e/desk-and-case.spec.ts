@@ -9,7 +9,7 @@ const rank = (page: Page) =>
 
 async function newCase(page: Page): Promise<void> {
   await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible();
   await page.keyboard.press('n');
   await expect(words(page)).toBeFocused();
 }

@@ -16,7 +16,7 @@ const held = (page: Page, id: string) =>
 
 async function toDesk(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Desk', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible();
 }
 async function anotherCase(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Take a new enquiry/ }).click();

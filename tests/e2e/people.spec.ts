@@ -17,7 +17,7 @@ async function freshPage(browser: Browser, baseURL?: string): Promise<Page> {
 async function comeIn(page: Page, name: string): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: new RegExp(name) }).click();
-  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible();
 }
 
 test('a trainee asks, an advisor releases, and the trainee gives the advice out', async ({
@@ -86,7 +86,7 @@ test('what one person typed is not sent in the name of another', async ({ browse
   await words(page).pressSequentially(' on my medlar');
   await page.getByRole('button', { name: 'Sign in again' }).click();
   await page.getByRole('dialog').getByRole('button', { name: /Petra/ }).click();
-  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible();
   await page.goto(path);
   await expect(words(page)).toHaveValue('Spots');
   await page.getByRole('button', { name: /Petra.*account/ }).click();
@@ -126,7 +126,7 @@ test('somebody new comes in by a link, sets a password and signs in by it; a rea
   await noViolations(page);
   await password.fill('seven red beets');
   await page.getByRole('button', { name: 'Set the password and sign in' }).click();
-  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible();
   await expect(page.getByRole('button', { name: /Take a new enquiry/ })).toHaveCount(0);
   await page.getByRole('table').getByRole('link').first().click();
   await expect(page.getByText('You can read here.')).toBeVisible();
@@ -166,14 +166,14 @@ test('a passkey is added and signs in without a password', async ({ browser, bas
   });
   await page.getByRole('button', { name: /Petra.*account/ }).click();
   await page.getByRole('button', { name: 'Sign out', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Sign in', exact: true })).toBeVisible();
   await page.getByLabel('E-mail address').fill('nobody@clinic.example');
   await page.getByLabel('Password').fill('a wrong one');
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('do not belong together');
   await noViolations(page);
   await page.getByRole('button', { name: 'Use a passkey' }).click();
-  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible();
   await expect(page.getByRole('button', { name: /Petra.*account/ })).toBeVisible();
   await page.unrouteAll();
   await page.getByRole('link', { name: 'Clinic', exact: true }).click();

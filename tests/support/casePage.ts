@@ -9,7 +9,7 @@ export const saved = (page: Page) => expect(page.getByText('Saved', { exact: tru
 /** Opens a case from the Desk and types into it. */
 export async function newCase(page: Page, text: string): Promise<void> {
   await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible();
   await page.keyboard.press('n');
   await expect(words(page)).toBeFocused();
   await words(page).fill(text);
