@@ -157,6 +157,8 @@ export const caseTexts = {
   saved: 'Saved',
   onThisDevice: 'on this device',
   onThisPageOnly: 'on this page only, keep it open',
+  keptUntilSignedIn: (where: string, count: string, aside: string) =>
+    `Kept ${where} until you sign in: ${count}${aside}`,
   keptServerNotReached: (where: string, count: string, aside: string) =>
     `Kept ${where}, server not reached: ${count}${aside}`,
   saving: (count: string, aside: string) => `Saving ${count}${aside}`,

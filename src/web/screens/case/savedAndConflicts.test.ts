@@ -16,6 +16,8 @@ it('says "Saved" only when everything is acknowledged, and else how much is not'
   expect(at({ pending: [pending], sync: waiting }).text).toBe(
     'Kept on this device, server not reached: 1 change',
   );
+  const ended = { kind: 'waiting', problem: { ...problem, code: 'signed-out' } } as const;
+  expect(at({ pending: [pending], sync: ended }).text).toMatch(/until you sign in/);
   expect(at({ pending: [pending], sync: waiting }, false).text).toMatch(/on this page only/);
   expect(at({ refused: [{ ...pending, problem }] })).toEqual({
     text: '1 change not accepted',

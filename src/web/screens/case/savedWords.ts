@@ -15,7 +15,11 @@ export function savedWords(
       : { text: caseTexts.saved, careful };
   if (sync.kind === 'waiting') {
     const where = kept ? caseTexts.onThisDevice : caseTexts.onThisPageOnly;
-    const text = caseTexts.keptServerNotReached(where, caseTexts.changes(pending.length), aside);
+    const count = caseTexts.changes(pending.length);
+    const text =
+      sync.problem.code === 'signed-out'
+        ? caseTexts.keptUntilSignedIn(where, count, aside)
+        : caseTexts.keptServerNotReached(where, count, aside);
     return { text, careful: true };
   }
   return { text: caseTexts.saving(caseTexts.changes(pending.length), aside), careful };
