@@ -1,11 +1,10 @@
-import type { SQL } from 'drizzle-orm';
 import Papa from 'papaparse';
 import writeExcel from 'write-excel-file/node';
 import type { ExportedCase } from '../../contracts/casebook.ts';
 import type { CasePlant, CaseRecord } from '../../contracts/cases.ts';
 import { readCase, readEvents, type PageKey } from '../cases/queries.ts';
 import type { Database } from '../db/connect.ts';
-import { findIds } from './search.ts';
+import { findIds, type Condition } from './search.ts';
 
 /** Cases that are read with one statement. */
 const PIECE = 100;
@@ -14,7 +13,7 @@ const PIECE = 100;
 export async function* exportedCases(
   db: Database,
   clinicId: number,
-  condition: SQL | undefined,
+  condition: Condition,
 ): AsyncGenerator<ExportedCase> {
   let after: PageKey | null = null;
   for (;;) {

@@ -7,7 +7,6 @@ import {
   inArray,
   isNotNull,
   lt,
-  or,
   sql,
   type SQL,
 } from 'drizzle-orm';
@@ -26,17 +25,19 @@ const MIN_NAME = 3;
 /** A pattern that finds a text anywhere; what stands for others in patterns stands for itself. */
 const anywhere = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
 
-/** Words of the case, a name, or the number of a case. */
-function byWords(text: string): SQL | undefined {
+/** The ways in which a text may find a case: words of it, a name, its number. */
+function waysOf(text: string): readonly SQL[] {
   const number = /^#?(\d+)$/.exec(text)?.[1];
   const known = number !== undefined && Number(number) <= MAX_NUMBER ? Number(number) : null;
-  return or(
+  return [
     sql`${caseSearch.document} @@ websearch_to_tsquery('english', ${searchWords(text)})`,
-    text.length >= MIN_NAME ? sql`${caseSearch.names} ilike ${anywhere(text)}` : undefined,
-    known === null
-      ? undefined
-      : sql`${caseSearch.caseId} = (select ${cases.id} from ${cases} where ${cases.number} = ${known})`,
-  );
+    ...(text.length >= MIN_NAME ? [sql`${caseSearch.names} ilike ${anywhere(text)}`] : []),
+    ...(known === null
+      ? []
+      : [
+          sql`${caseSearch.caseId} = (select ${cases.id} from ${cases} where ${cases.number} = ${known})`,
+        ]),
+  ];
 }
 
 /** The moment at which a day begins, counted in solar time of the clinic; days are what people ask for. */
@@ -48,15 +49,20 @@ function dayAfter(isoDate: string): string {
   return day.ok ? isoDay(addDays(day.value, 1)) : isoDate;
 }
 
+/** What the database is asked for: cases that it narrows to and that are found in one of the ways, if there are any. */
+export interface Condition {
+  readonly narrowed: SQL | undefined;
+  readonly ways: readonly SQL[];
+}
+
 /** What the database is asked for a search. */
 export function conditionOf(
   clinic: { readonly id: number; readonly place: { readonly lon: number } },
   { words = '', plant, cause, person, status, outcome, from, to }: CasebookQuery,
-): SQL | undefined {
+): Condition {
   const text = words.trim();
-  return and(
+  const narrowed = and(
     eq(caseSearch.clinicId, clinic.id),
-    text === '' ? undefined : byWords(text),
     plant === undefined ? undefined : arrayContains(caseSearch.plants, [plant]),
     cause === undefined ? undefined : arrayContains(caseSearch.causes, [cause]),
     person === undefined ? undefined : arrayContains(caseSearch.people, [person]),
@@ -67,24 +73,64 @@ export function conditionOf(
       ? undefined
       : lt(caseSearch.openedAt, beginning(dayAfter(to), clinic.place.lon)),
   );
+  return { narrowed, ways: text === '' ? [] : waysOf(text) };
 }
 
-/** Ids of the cases that a condition names, the newest first. */
+/** So many of the newest cases are looked through before the index of words is asked. */
+const RECENT = 5000;
+
+/** A case that was found, and what lists are ordered by. */
+interface Found extends Record<string, unknown> {
+  readonly id: string;
+  /** In seconds since 1970. */
+  readonly opened: number;
+}
+
+/**
+ * The newest cases that are found in one way. A word that is common is soon met among the newest cases; for one that is
+ * not, the index names few. The database guesses badly which of both it is, so that it is told: the added nothing keeps it
+ * from walking through all cases in their order.
+ */
+async function findBy(
+  db: Queries,
+  way: SQL,
+  { within, limit }: { readonly within: SQL | undefined; readonly limit: number },
+): Promise<readonly Found[]> {
+  const columns = sql`${caseSearch.caseId} as id, extract(epoch from ${caseSearch.openedAt})::float8 as opened`;
+  const order = sql`${caseSearch.openedAt} desc, ${caseSearch.caseId} desc`;
+  const recent = await db.execute<Found>(sql`
+    select ${columns} from (
+      select * from ${caseSearch} where ${within} order by ${order} limit ${RECENT}
+    ) as ${caseSearch} where ${way} order by ${order} limit ${limit}`);
+  if (recent.rows.length >= limit) return recent.rows;
+  const all = await db.execute<Found>(sql`
+    select ${columns} from ${caseSearch} where ${and(within, way)}
+    order by ${caseSearch.openedAt} + interval '0' desc, ${caseSearch.caseId} desc limit ${limit}`);
+  return all.rows;
+}
+
+/** Ids of the cases that a condition names, the newest first; each way is asked by itself. */
 export async function findIds(
   db: Queries,
-  condition: SQL | undefined,
+  { narrowed, ways }: Condition,
   { limit, after }: PageQuery,
 ): Promise<string[]> {
   const behind = after
     ? sql`(${caseSearch.openedAt}, ${caseSearch.caseId}) < (${after.value}::timestamptz, ${after.id}::uuid)`
     : undefined;
-  const rows = await db
-    .select({ id: caseSearch.caseId })
-    .from(caseSearch)
-    .where(and(condition, behind))
-    .orderBy(desc(caseSearch.openedAt), desc(caseSearch.caseId))
-    .limit(limit);
-  return rows.map(({ id }) => id);
+  const within = and(narrowed, behind);
+  if (ways.length === 0) {
+    const rows = await db
+      .select({ id: caseSearch.caseId })
+      .from(caseSearch)
+      .where(within)
+      .orderBy(desc(caseSearch.openedAt), desc(caseSearch.caseId))
+      .limit(limit);
+    return rows.map(({ id }) => id);
+  }
+  const found = await Promise.all(ways.map((way) => findBy(db, way, { within, limit })));
+  const newest = found.flat().sort((a, b) => b.opened - a.opened || (a.id < b.id ? 1 : -1));
+  return [...new Set(newest.map(({ id }) => id))].slice(0, limit);
 }
 
 /** Who worked on cases, by the id of the case. */
@@ -125,7 +171,7 @@ async function outcomesByCase(
 /** A page of the cases that a condition names, the newest first. */
 export async function searchCases(
   db: Queries,
-  condition: SQL | undefined,
+  condition: Condition,
   page: PageQuery,
 ): Promise<CasebookLine[]> {
   const ids = await findIds(db, condition, page);

@@ -20,7 +20,7 @@ beforeAll(async () => {
   for (let i = 0; i < COUNT; i++) {
     // Several were opened in the same moment: the id then decides.
     const openedAt = new Date(Date.UTC(2026, 5, 13, 8, Math.floor(i / 3))).toISOString();
-    const plant = emptyPlant('plant-1', '2026-06-13', office.place);
+    const plant = { ...emptyPlant('plant-1', '2026-06-13', office.place), words: 'rust' };
     await insertCase(db, office.id, { id: randomUUID(), channel: 'phone', openedAt, plant }, null);
   }
   await db.update(cases).set({ callBackOn: '2026-06-20' });
@@ -34,12 +34,12 @@ async function allPages(path: string): Promise<CaseSummary[]> {
     const page = casePageSchema.parse(body);
     lines.push(...page.cases);
     if (page.next === null) return lines;
-    after = `?after=${encodeURIComponent(page.next)}`;
+    after = `${path.includes('?') ? '&' : '?'}after=${encodeURIComponent(page.next)}`;
   }
   throw new Error('the pages do not end');
 }
 
-it.each(['/api/cases', '/api/cases/call-backs'])(
+it.each(['/api/cases', '/api/cases/call-backs', '/api/casebook', '/api/casebook?words=rust'])(
   '%s gives every case once, page by page',
   async (path) => {
     const lines = await allPages(path);
@@ -49,6 +49,8 @@ it.each(['/api/cases', '/api/cases/call-backs'])(
 );
 
 it('gives the newest first', async () => {
-  const moments = (await allPages('/api/cases')).map(({ openedAt }) => openedAt);
-  expect(moments).toEqual([...moments].sort().reverse());
+  for (const path of ['/api/cases', '/api/casebook', '/api/casebook?words=rust']) {
+    const moments = (await allPages(path)).map(({ openedAt }) => openedAt);
+    expect(moments).toEqual([...moments].sort().reverse());
+  }
 });

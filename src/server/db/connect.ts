@@ -7,7 +7,7 @@ import * as schema from './schema.ts';
 type Drizzle = NodePgDatabase<typeof schema>;
 
 /** A transaction, or the database itself. */
-export type Queries = Pick<Drizzle, 'select' | 'insert' | 'update' | 'delete'>;
+export type Queries = Pick<Drizzle, 'select' | 'insert' | 'update' | 'delete' | 'execute'>;
 
 /** How a transaction sees the data; left out, each statement sees what was committed before it. */
 export type TransactionMode = 'isolation level repeatable read read only';
