@@ -5,7 +5,7 @@ import type { CaseRecord, CaseSummary, OpenCase } from '../../contracts/cases.ts
 import { fail, ok, type Result } from '../../core/util/result.ts';
 import type { Actor } from '../access/guard.ts';
 import type { Database, Queries } from '../db/connect.ts';
-import { errorCode } from '../db/errors.ts';
+import { isTaken } from '../db/errors.ts';
 import { refusalOf } from './mayHappen.ts';
 import {
   insertCase,
@@ -64,7 +64,6 @@ interface Sending {
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
-const IS_TAKEN = '23505';
 
 /** The id that an event came with, whatever else of it may be wrong. */
 const idOfSent = (sent: unknown): unknown =>
@@ -112,7 +111,7 @@ export async function append(
     return await db.transaction((tx) => appendLocked(tx, actor, id, sending));
   } catch (error) {
     // Nothing but the id of an event is made by the sender and must be the only one of its kind.
-    if (errorCode(error) === IS_TAKEN) return fail({ code: 'id-taken' });
+    if (isTaken(error)) return fail({ code: 'id-taken' });
     throw error;
   }
 }

@@ -58,3 +58,8 @@ export function isTransient(error: unknown): boolean {
 export function isBadValue(error: unknown): boolean {
   return /^22...$/.test(errorCode(error) ?? '');
 }
+
+/** A value that must be the only one of its kind is there already. */
+export function isTaken(error: unknown): boolean {
+  return errorCode(error) === '23505';
+}

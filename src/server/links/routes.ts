@@ -13,10 +13,11 @@ import { hashPassword } from '../access/passwords.ts';
 import { writeAudit } from '../audit/auditLog.ts';
 import { openClinicContext } from '../office/clinicContext.ts';
 import type { Queries } from '../db/connect.ts';
-import { errorCode } from '../db/errors.ts';
+import { isTaken } from '../db/errors.ts';
 import { readBody, sendProblem } from '../http/problems.ts';
 import { fromDatabase, type Reply } from '../http/respond.ts';
 import { findPerson, insertPerson, setPassword, type PersonRow } from '../people/accounts.ts';
+import { EMAIL_TAKEN } from '../people/service.ts';
 import { answerSignedIn } from '../session/routes.ts';
 import { readLink, useUpLink, type KnownLink } from '../access/oneTimeLinks.ts';
 
@@ -32,14 +33,6 @@ const NEEDS_NAME: Problem = {
   message: 'The first coordinator needs a name and an e-mail address.',
   cure: 'Fill in both.',
 };
-const TAKEN: Problem = {
-  code: 'conflict',
-  field: 'email',
-  message: 'Somebody signs in by that e-mail address already.',
-  cure: 'Use another one.',
-};
-const IS_TAKEN = '23505';
-
 async function describe(db: Queries, link: KnownLink | null): Promise<LinkPurpose | null> {
   if (!link) return null;
   if (link.personId === null) return { purpose: link.purpose, name: '' };
@@ -100,7 +93,7 @@ export function linkRoutes(door: Door): Router {
     const body = readBody(takeLinkSchema, request.body);
     const taken = body.ok
       ? await take(body.value).catch((error: unknown) => {
-          if (errorCode(error) === IS_TAKEN) return fail(TAKEN);
+          if (isTaken(error)) return fail(EMAIL_TAKEN);
           throw error;
         })
       : body;

@@ -10,7 +10,7 @@ import type { Problem } from '../../contracts/problem.ts';
 import { writeAudit } from '../audit/auditLog.ts';
 import type { Actor } from '../access/guard.ts';
 import type { Database, Queries } from '../db/connect.ts';
-import { errorCode } from '../db/errors.ts';
+import { isTaken } from '../db/errors.ts';
 import { people } from '../db/schema.ts';
 import { readBody } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
@@ -29,7 +29,8 @@ const NOBODY: Problem = {
   message: 'There is no such person at this clinic.',
   cure: 'Choose one of the list.',
 };
-const TAKEN: Problem = {
+/** Two people cannot sign in by one address. */
+export const EMAIL_TAKEN: Problem = {
   code: 'conflict',
   field: 'email',
   message: 'Somebody signs in by that e-mail address already.',
@@ -47,8 +48,6 @@ const LAST_COORDINATOR: Problem = {
   message: 'Nobody else could let people in then.',
   cure: 'Make somebody else a coordinator first, and let them sign in once.',
 };
-
-const IS_TAKEN = '23505';
 
 async function accountsOf(db: Queries, actor: Actor): Promise<{ people: Account[] }> {
   return { people: await listAccounts(db, actor.clinicId) };
@@ -77,7 +76,7 @@ export async function addPerson(db: Database, actor: Actor, sent: unknown): Prom
         await note(tx, actor, 'person-added', body.value.id);
     });
   } catch (error) {
-    if (errorCode(error) === IS_TAKEN) return { problem: TAKEN };
+    if (isTaken(error)) return { problem: EMAIL_TAKEN };
     throw error;
   }
   return { body: await accountsOf(db, actor) };

@@ -21,3 +21,34 @@ export const Table = styled.table`
     overflow-wrap: anywhere;
   }
 `;
+
+/** A long list: columns of fixed widths, a line marked while it is pointed at. */
+export const ListTable = styled(Table)`
+  table-layout: fixed;
+  & td {
+    padding: 9px 10px;
+  }
+  & tr:hover td {
+    background: var(--sunk);
+  }
+  & a {
+    font-weight: 600;
+  }
+`;
+/** A cell of numbers or days. */
+export const Figures = styled.td`
+  font-family: var(--figures);
+  white-space: nowrap;
+`;
+/** Words that take two lines at most. */
+export const TwoLines = styled.div`
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  overflow: hidden;
+`;
+/** What stands smaller below the first line of a cell. */
+export const Beneath = styled.div`
+  color: var(--quiet);
+  font-size: 14px;
+`;

@@ -34,3 +34,10 @@ export const deskTexts = {
   takeANewEnquiry: 'Take a new enquiry',
   listsAsOf: (readAt: string) => ` The lists are as they were at ${readAt}.`,
 } as const;
+
+/** The state of a case, as lists say it. */
+export const STATUS_WORDS = {
+  open: deskTexts.open,
+  waiting: deskTexts.toCallBack,
+  closed: deskTexts.closed,
+} as const;

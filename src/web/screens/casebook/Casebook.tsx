@@ -5,13 +5,13 @@ import type { CasebookLine } from '../../../contracts/casebook.ts';
 import { shortDate } from '../../kit/dates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
-import { Table } from '../../kit/Table.ts';
+import { Beneath, Figures, ListTable, TwoLines } from '../../kit/Table.ts';
 import { loadClinic } from '../../store/actions.ts';
 import { useCan } from '../../store/useCan.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { casebookTexts } from '../../texts/casebookTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
-import { deskTexts } from '../../texts/deskTexts.ts';
+import { deskTexts, STATUS_WORDS } from '../../texts/deskTexts.ts';
 import { Filters } from './Filters.tsx';
 import { TakeOut } from './TakeOut.tsx';
 import { useCasebookQuery, useFoundCases } from './useSearch.ts';
@@ -24,25 +24,6 @@ const Page = styled.main`
     padding-bottom: 12px;
   }
 `;
-const Figures = styled.td`
-  font-family: var(--figures);
-  white-space: nowrap;
-`;
-const Words = styled.div`
-  display: -webkit-box;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 2;
-  overflow: hidden;
-`;
-const Quiet = styled.div`
-  color: var(--quiet);
-  font-size: 14px;
-`;
-const STATUS_WORDS = {
-  open: deskTexts.open,
-  waiting: deskTexts.toCallBack,
-  closed: deskTexts.closed,
-} as const;
 
 /** The name of an id of the library, as far as its id tells. */
 const inWords = (id: string): string => id.replaceAll('-', ' ');
@@ -87,7 +68,7 @@ interface LinesProps {
 
 function Lines({ lines, today }: LinesProps) {
   return (
-    <Table>
+    <ListTable>
       <caption hidden>{commonTexts.casebook}</caption>
       <colgroup>
         <col style={{ width: 66 }} />
@@ -114,17 +95,17 @@ function Lines({ lines, today }: LinesProps) {
             <Figures>{shortDate(openedAt.slice(0, 10), today)}</Figures>
             <td>
               <Link to={`/casebook/${id}`}>{enquirer || deskTexts.nameNotTaken}</Link>
-              <Quiet>{people.join(', ')}</Quiet>
+              <Beneath>{people.join(', ')}</Beneath>
             </td>
             <td>
-              <Words>{words || deskTexts.nothingWrittenDownYet}</Words>
-              {plant !== null && <Quiet>{inWords(plant)}</Quiet>}
+              <TwoLines>{words || deskTexts.nothingWrittenDownYet}</TwoLines>
+              {plant !== null && <Beneath>{inWords(plant)}</Beneath>}
             </td>
             <td>
               {outcome && (
                 <>
                   <Link to={`/library/cause/${outcome.cause}`}>{inWords(outcome.cause)}</Link>
-                  <Quiet>{casebookTexts.confirmed[outcome.confirmed]}</Quiet>
+                  <Beneath>{casebookTexts.confirmed[outcome.confirmed]}</Beneath>
                 </>
               )}
             </td>
@@ -132,6 +113,6 @@ function Lines({ lines, today }: LinesProps) {
           </tr>
         ))}
       </tbody>
-    </Table>
+    </ListTable>
   );
 }

@@ -1,61 +1,17 @@
 import { commonTexts } from '../../texts/commonTexts.ts';
-import { deskTexts } from '../../texts/deskTexts.ts';
+import { deskTexts, STATUS_WORDS } from '../../texts/deskTexts.ts';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import { shortDate } from '../../kit/dates.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
+import { Beneath, Figures, ListTable, TwoLines } from '../../kit/Table.ts';
 import type { LineList } from '../../store/deskSlice.ts';
 
-const Table = styled.table`
-  width: 100%;
-  border-collapse: collapse;
-  table-layout: fixed;
-  background: var(--surface);
-  border-top: 2px solid var(--ink);
-  & th {
-    text-align: left;
-    font-weight: 500;
-    font-size: 13px;
-    color: var(--quiet);
-    padding: 6px 10px;
-    border-bottom: 1px solid var(--hairline);
-  }
-  & td {
-    padding: 9px 10px;
-    border-bottom: 1px solid var(--hairline);
-    vertical-align: top;
-  }
-  & tr:hover td {
-    background: var(--sunk);
-  }
-  & a {
-    font-weight: 600;
-  }
-`;
-const Figures = styled.td`
-  font-family: var(--figures);
-  white-space: nowrap;
-`;
-const Words = styled.div`
-  display: -webkit-box;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 2;
-  overflow: hidden;
-`;
-const Quiet = styled.div`
-  color: var(--quiet);
-  font-size: 14px;
-`;
 const Area = styled.section`
   min-width: 0;
 `;
 
-const STATUS_WORDS = {
-  open: deskTexts.open,
-  waiting: deskTexts.toCallBack,
-  closed: deskTexts.closed,
-} as const;
 const RELEASE_WORDS = {
   asked: deskTexts.releaseAsked,
   released: deskTexts.released,
@@ -87,7 +43,7 @@ export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps)
   }
   return (
     <Area>
-      <Table>
+      <ListTable>
         <caption hidden>{closed ? deskTexts.closedCases : deskTexts.openCases}</caption>
         <colgroup>
           <col style={{ width: 58 }} />
@@ -111,22 +67,22 @@ export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps)
               <Figures>{one.number}</Figures>
               <td>
                 <Link to={`/case/${one.id}`}>{one.enquirer || deskTexts.nameNotTaken}</Link>
-                <Quiet>{today && shortDate(one.openedAt.slice(0, 10), today)}</Quiet>
+                <Beneath>{today && shortDate(one.openedAt.slice(0, 10), today)}</Beneath>
               </td>
               <td>
-                <Words>{one.words || deskTexts.nothingWrittenDownYet}</Words>
+                <TwoLines>{one.words || deskTexts.nothingWrittenDownYet}</TwoLines>
               </td>
               <td>{CHANNEL_WORDS[one.channel]}</td>
               <td>
                 {STATUS_WORDS[one.status]}
                 {one.release !== null && one.status !== 'closed' && (
-                  <Quiet>{RELEASE_WORDS[one.release]}</Quiet>
+                  <Beneath>{RELEASE_WORDS[one.release]}</Beneath>
                 )}
               </td>
             </tr>
           ))}
         </tbody>
-      </Table>
+      </ListTable>
       {next !== null && (
         <Button kind="quiet" onPress={onMore}>
           {deskTexts.earlierCases}
