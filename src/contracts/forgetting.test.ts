@@ -28,6 +28,14 @@ it('leaves a text as it is where nobody is named', () => {
   expect(redactor({ name: '', contact: ' ' })('Roses')).toBe('Roses');
 });
 
+it.each([
+  ['Al', '1'],
+  ['E', 'by'],
+])('takes no part out of other words for %s, %s', (name, contact) => {
+  const text = 'Salvia by the wall, 11 of them, eaten';
+  expect(redactor({ name, contact })(text)).toBe(text);
+});
+
 const plantId = 'plant-1';
 const EVENTS: readonly CaseEvent[] = [
   { kind: 'enquirer-set', name: 'Odile Farrant', contact: 'odile@letter.example' },
@@ -77,6 +85,32 @@ it('of all keeps what is counted: plants, answers and outcomes', () => {
   const [plant] = recordWithout(record, 'all').plants;
   expect(plant?.answers).toEqual(record.plants[0]?.answers);
   expect(plant?.outcome).toEqual(record.plants[0]?.outcome);
+});
+
+it('leaves every id, day and choice as it is for somebody who is called like a plant', () => {
+  const { record, log } = happened([
+    { kind: 'enquirer-set', name: 'Rose Leaf-Rust', contact: '2026' },
+    wordsEvent('Rose has spots on a rose'),
+    { kind: 'plant-chosen', plantId, plant: 'rose' },
+    {
+      kind: 'answer-given',
+      plantId,
+      answer: { id: 'a', finding: 'leaf-spots', value: 'rust-spots', sure: 0.9 },
+    },
+    {
+      kind: 'outcome-set',
+      plantId,
+      outcome: { cause: 'rose-rust', confirmed: 'laboratory', on: '2026-06-13' },
+    },
+    { kind: 'step-left-out', plantId, step: 'prune-rose' },
+  ]);
+  const [before] = record.plants;
+  const [plant] = recordWithout(record, 'names').plants;
+  expect(plant).toEqual({ ...before, words: '[removed] has spots on a [removed]' });
+  const ids = logWithout(log, record.enquirer, 'names').flatMap(({ event }) =>
+    'plantId' in event && event.kind !== 'words-edited' ? [event] : [],
+  );
+  expect(ids).toEqual(log.slice(2).map(({ event }) => event));
 });
 
 it('gives the same by replaying the log that is left, whatever happened', () => {

@@ -10,8 +10,10 @@ export type Forgetting = (typeof FORGETTING)[number];
 export const forgetSchema = z.strictObject({ how: z.enum(FORGETTING) });
 
 const REMOVED = '[removed]';
-/** Shorter parts of a name are in every second word. */
+/** Shorter parts of a name, as initials, name nobody. */
 const MIN_PART = 3;
+/** Shorter contacts, as "by" or a room, reach nobody. */
+const MIN_CONTACT = 4;
 /** Fewer digits are a house number or an amount. */
 const MIN_DIGITS = 6;
 
@@ -20,11 +22,11 @@ const asWord = (text: string): string => `(?<![\\p{L}\\p{N}])${escaped(text)}(?!
 
 /** The patterns by which a text names somebody: name and contact as they were written, parts of the name, the number. */
 function patternsOf({ name, contact }: CaseRecord['enquirer']): readonly string[] {
-  const whole = [name, contact].map((text) => text.trim()).filter((text) => text !== '');
+  const whole = [name.trim(), ...[contact.trim()].filter(({ length }) => length >= MIN_CONTACT)];
   const parts = name.split(/[\s,]+/).filter(({ length }) => length >= MIN_PART);
   const digits = contact.replace(/\D/g, '');
   const number = digits.length >= MIN_DIGITS ? [digits.split('').join('[\\s().+/-]*')] : [];
-  return [...whole.map(escaped), ...number, ...parts.map(asWord)];
+  return [...[...whole, ...parts].filter((text) => text !== '').map(asWord), ...number];
 }
 
 /** What takes out of a text everything that names somebody. */
@@ -35,40 +37,66 @@ export function redactor(enquirer: CaseRecord['enquirer']): (text: string) => st
   return (text) => text.replace(pattern, REMOVED);
 }
 
-/** Changes every text of a value, however deep; names of fields stay. */
-function inTexts(value: unknown, change: (text: string) => string): unknown {
-  if (typeof value === 'string') return change(value);
-  if (Array.isArray(value)) return value.map((one) => inTexts(one, change));
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, inTexts(one, change)]));
-}
+/** What becomes of a text that somebody typed. */
+type Change = (text: string) => string;
 
-/** A value of the same form with its texts changed. */
-const withTexts = <T>(value: T, change: (text: string) => string): T => inTexts(value, change) as T;
-
-const emptied = (plan: CasePlan): CasePlan => ({
+/** A plan with its typed texts changed; what is empty stays empty where texts must not be. */
+const planWith = (plan: CasePlan, change: Change): CasePlan => ({
   ...plan,
   labels: Object.fromEntries(
-    Object.entries(plan.labels).map(([step, label]) => [step, { ...label, text: '' }]),
+    Object.entries(plan.labels).map(([step, label]) => [
+      step,
+      { ...label, text: change(label.text) },
+    ]),
   ),
-  given: plan.given.map((sheet) => ({ ...sheet, text: '' })),
-  own: plan.own.map((step) => ({ ...step, text: REMOVED })),
+  given: plan.given.map((sheet) => ({ ...sheet, text: change(sheet.text) })),
+  own: plan.own.map((step) => ({ ...step, text: change(step.text) || REMOVED })),
 });
 
-function plantWithout(plant: CasePlant, how: Forgetting, redact: (text: string) => string) {
-  if (how === 'names') return withTexts(plant, redact);
-  return { ...plant, words: '', closingAnswer: null, plan: emptied(plant.plan) };
+/** A place of the words that is none any more. */
+const NOWHERE: [number, number] = [0, 0];
+
+/** A kept answer with what it quotes changed; its marks go, as the words that they were at have moved. */
+function answerWith(
+  answer: CasePlant['closingAnswer'],
+  change: Change,
+): CasePlant['closingAnswer'] {
+  if (!answer) return null;
+  const { advice, parts, heard, amounts } = answer;
+  return {
+    ...answer,
+    parts: parts.map((part) => ({ ...part, words: change(part.words) })),
+    heard: heard.map((finding) => ({ ...finding, span: NOWHERE })),
+    amounts: amounts.map((amount) => ({ ...amount, span: NOWHERE })),
+    advice: {
+      ...advice,
+      answers: advice.answers.map((reply) => ({ ...reply, asked: change(reply.asked) })),
+    },
+  };
 }
+
+const NOTHING: Change = () => '';
+
+/** What becomes of typed texts: those that name nobody stay where names alone are forgotten. */
+const changeFor = (how: Forgetting, enquirer: CaseRecord['enquirer']): Change =>
+  how === 'all' ? NOTHING : redactor(enquirer);
+
+const plantWith = (plant: CasePlant, how: Forgetting, change: Change): CasePlant => ({
+  ...plant,
+  words: change(plant.words),
+  closingAnswer: how === 'all' ? null : answerWith(plant.closingAnswer, change),
+  plan: planWith(plant.plan, change),
+});
 
 /** The record without what is forgotten of it; its version stays. */
 export function recordWithout(record: CaseRecord, how: Forgetting): CaseRecord {
-  const redact = redactor(record.enquirer);
+  const change = changeFor(how, record.enquirer);
   return {
     ...record,
     enquirer: { name: '', contact: '' },
     conflicts: [],
     release: record.release && { ...record.release, note: '' },
-    plants: record.plants.map((plant) => plantWithout(plant, how, redact)),
+    plants: record.plants.map((plant) => plantWith(plant, how, change)),
   };
 }
 
@@ -80,29 +108,8 @@ export function forgottenEvent({ plants }: CaseRecord): CaseEvent & { kind: 'for
   };
 }
 
-function emptiedEvent(event: LoggedEvent): LoggedEvent {
-  switch (event.kind) {
-    case 'phrase-tied':
-      return { ...event, said: REMOVED };
-    case 'closing-answer-stored':
-      return { ...event, answer: null };
-    case 'label-read':
-      return { ...event, label: { ...event.label, text: '' } };
-    case 'own-step-added':
-      return { ...event, step: { ...event.step, text: REMOVED } };
-    case 'sheet-given':
-      return { ...event, sheet: { ...event.sheet, text: '' } };
-    default:
-      return event;
-  }
-}
-
-/** An event of the log without what is forgotten; words were typed in pieces, which only their end tells, so they go. */
-export function eventWithout(
-  event: LoggedEvent,
-  how: Forgetting,
-  redact: (text: string) => string,
-): LoggedEvent {
+/** An event of the log without what is forgotten; words go, as they were typed in pieces that name nobody by themselves. */
+function eventWithout(event: LoggedEvent, how: Forgetting, change: Change): LoggedEvent {
   switch (event.kind) {
     case 'words-edited':
       return { ...event, edits: [] };
@@ -114,8 +121,18 @@ export function eventWithout(
       return { kind: event.kind };
     case 'release-set':
       return { ...event, release: { ...event.release, note: '' } };
+    case 'phrase-tied':
+      return { ...event, said: change(event.said) || REMOVED };
+    case 'closing-answer-stored':
+      return { ...event, answer: how === 'all' ? null : answerWith(event.answer, change) };
+    case 'label-read':
+      return { ...event, label: { ...event.label, text: change(event.label.text) } };
+    case 'own-step-added':
+      return { ...event, step: { ...event.step, text: change(event.step.text) || REMOVED } };
+    case 'sheet-given':
+      return { ...event, sheet: { ...event.sheet, text: change(event.sheet.text) } };
     default:
-      return how === 'all' ? emptiedEvent(event) : withTexts(event, redact);
+      return event;
   }
 }
 
@@ -125,10 +142,10 @@ export function logWithout(
   enquirer: CaseRecord['enquirer'],
   how: Forgetting,
 ): readonly StoredEvent[] {
-  const redact = redactor(enquirer);
-  return log.map((one) => ({
-    ...one,
-    event: eventWithout(one.event, how, redact),
+  const change = changeFor(how, enquirer);
+  return log.map((stored) => ({
+    ...stored,
+    event: eventWithout(stored.event, how, change),
     conflicts: [],
   }));
 }
