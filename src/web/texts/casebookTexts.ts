@@ -108,3 +108,16 @@ export const EVENT_WORDS: Readonly<Record<CaseEventKind | 'words-set', string>> 
   forgotten: 'took personal data out',
   'conflict-settled': 'settled a conflict',
 };
+
+/** What setting the state of a case did. */
+export const STATUS_DEEDS = {
+  open: 'opened the case again',
+  waiting: 'put the case on call-back',
+  closed: 'closed the case',
+} as const;
+/** What setting the release of its advice did. */
+export const RELEASE_DEEDS = {
+  asked: 'asked for release',
+  released: 'released the advice',
+  'given-back': 'gave the case back',
+} as const;

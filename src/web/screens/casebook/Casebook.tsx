@@ -25,7 +25,7 @@ const Page = styled.main`
   }
 `;
 
-/** The name of an id of the library, as far as its id tells. */
+/** An id of the library as words: `rose-rust` is `rose rust`. */
 const inWords = (id: string): string => id.replaceAll('-', ' ');
 
 /** Every case of the clinic, found by what is known of it. */

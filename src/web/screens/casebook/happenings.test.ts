@@ -22,7 +22,7 @@ it('puts what one person did in a row into one line, with its first moment', () 
   expect(lines.map(({ author, text }) => `${author} ${text}`)).toEqual([
     'Thora wrote down words (2 times)',
     'Jory wrote down words',
-    'Jory set the state',
+    'Jory closed the case',
   ]);
   expect(lines[0]?.at).toBe('2026-06-13T12:00:00.000Z');
 });
