@@ -70,13 +70,18 @@ const MAY: Readonly<Record<string, readonly Role[] | typeof OPEN>> = {
 };
 
 const clients = new Map<Role, Client>();
+function clientOf(role: Role): Client {
+  const client = clients.get(role);
+  if (!client) throw new Error(`nobody is signed in as ${role}`);
+  return client;
+}
 let caseId = '';
 let otherClinic = 0;
 
 beforeAll(async () => {
   for (const role of ROLES) clients.set(role, await server.as(role));
   caseId = randomUUID();
-  await clients.get('advisor')?.post('/api/cases').send({ id: caseId }).expect(201);
+  await clientOf('advisor').post('/api/cases').send({ id: caseId }).expect(201);
   const [row] = await server.db
     .insert(clinics)
     .values({ name: 'Another clinic', region: 'Another county', latitude: 51, longitude: 4 })
@@ -98,7 +103,7 @@ it.each(ROUTES.flatMap((route) => ROLES.map((role) => ({ ...route, role }))))(
   '$method $path for a $role',
   async ({ method, path, key, role }) => {
     // Signing out would end the session of the tests behind it.
-    const client = path === '/session/end' ? await server.as(role) : (clients.get(role) as Client);
+    const client = path === '/session/end' ? await server.as(role) : clientOf(role);
     const { status, body } = await ask(client, method, path.replace('{id}', caseId));
     const may = MAY[key];
     if (may === OPEN || may?.includes(role)) expect(status).not.toBe(403);
@@ -118,7 +123,7 @@ describe('a coordinator of another clinic', () => {
   beforeAll(async () => {
     stranger = await server.as('coordinator', otherClinic);
   });
-  const ours = (): Client => clients.get('coordinator') as Client;
+  const ours = (): Client => clientOf('coordinator');
 
   it.each([
     ['get', '/cases/ID'],

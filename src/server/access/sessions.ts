@@ -18,6 +18,8 @@ const SESSION_COOKIE = 'sounding';
 /** A shift; after it people sign in anew. */
 const SESSION_HOURS = 12;
 const HOUR_MS = 3_600_000;
+/** So long a passkey may take to answer; who never does leaves nothing for longer. */
+const CHALLENGE_MS = 300_000;
 
 /** How cookies are signed: the first secret signs, the others are read, so that secrets can be changed. */
 export interface SessionSettings {
@@ -56,7 +58,7 @@ export function keepSessions(
   });
 }
 
-/** What the package tells a callback, as a promise. */
+/** A promise for the package's callback. */
 const settled = (work: (done: (error?: unknown) => void) => void): Promise<void> =>
   promisify(work)();
 
@@ -80,6 +82,7 @@ export async function endSession(request: Request, response: Response): Promise<
 /** Keeps what a passkey must sign with the session, which begins for it when there is none. */
 export async function keepChallenge(request: Request, challenge: string): Promise<void> {
   request.session.challenge = challenge;
+  if (request.session.personId === undefined) request.session.cookie.maxAge = CHALLENGE_MS;
   await settled((done) => request.session.save(done));
 }
 

@@ -45,7 +45,8 @@ export function countTries({ query }: Connection): SignInTries {
       keyPrefix: kind,
       points: MOST[kind],
       duration: QUARTER_HOUR,
-      clearExpiredByTimeout: false,
+      // One of them clears the table of all.
+      clearExpiredByTimeout: kind === 'account',
     });
   const limiters = KINDS.map((kind) => ({ kind, limiter: limiter(kind) }));
   return {

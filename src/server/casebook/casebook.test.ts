@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
+import { z } from 'zod';
 import readExcel from 'read-excel-file/node';
 import { applyCaseEvent } from '../../contracts/applyCaseEvent.ts';
 import {
@@ -143,7 +144,7 @@ describe('the export', () => {
         response.on('end', () => done(null, Buffer.concat(pieces)));
       });
   const bytes = async (format: string, query?: Record<string, string>): Promise<Buffer> =>
-    (await take(format, query)).body as Buffer;
+    z.instanceof(Buffer).parse((await take(format, query)).body);
 
   it('as JSON Lines holds all of a case, and gives it back by replaying', async () => {
     const lines = (await bytes('jsonl', { words: 'roses' })).toString().trim().split('\n');

@@ -87,7 +87,10 @@ const rowsOf = ({ case: record }: ExportedCase): Row[] =>
 /** Lines of a CSV file; a text that a spreadsheet would take for a formula begins with an apostrophe. */
 export async function* csvLines(cases: AsyncIterable<ExportedCase>): AsyncGenerator<string> {
   const line = (rows: readonly Row[]): string =>
-    `${Papa.unparse([...rows] as (string | number)[][], { escapeFormulae: true })}\r\n`;
+    `${Papa.unparse(
+      rows.map((row) => [...row]),
+      { escapeFormulae: true },
+    )}\r\n`;
   yield line([COLUMNS]);
   for await (const one of cases) yield line(rowsOf(one));
 }

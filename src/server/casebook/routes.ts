@@ -13,7 +13,7 @@ import { problemFrom, type Problem } from '../../contracts/problem.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
 import { actorOf, FORBIDDEN, guarded, SIGNED_OUT, type Actor, type Door } from '../access/guard.ts';
 import { writeAudit } from '../audit/auditLog.ts';
-import { readPage, readPageKey } from '../cases/service.ts';
+import { NO_KEY, pageKeyOf, readPage } from '../cases/pageKey.ts';
 import type { Database } from '../db/connect.ts';
 import { caseSearch, people } from '../db/schema.ts';
 import { sendProblem } from '../http/problems.ts';
@@ -21,12 +21,6 @@ import type { Reply } from '../http/respond.ts';
 import { csvLines, exportedCases, jsonLines, MAX_WORKBOOK_ROWS, workbook } from './export.ts';
 import { conditionOf, searchCases } from './search.ts';
 
-const NO_KEY: Problem = {
-  code: 'invalid-field',
-  field: 'after',
-  message: 'That is no place in the list.',
-  cure: 'Send "next" of an earlier page, or leave "after" out for the first one.',
-};
 const NO_FORMAT: Problem = {
   code: 'invalid-field',
   field: 'format',
@@ -50,9 +44,8 @@ function queryOf({ query }: Request): Result<CasebookQuery, Problem> {
 async function findPage(db: Database, request: Request, { office }: Actor): Promise<Reply> {
   const query = queryOf(request);
   if (!query.ok) return { problem: query.error };
-  const { after } = request.query;
-  const key = after === undefined ? null : typeof after === 'string' ? readPageKey(after) : null;
-  if (after !== undefined && key === null) return { problem: NO_KEY };
+  const key = pageKeyOf(request);
+  if (key === undefined) return { problem: NO_KEY };
   const condition = conditionOf(office, query.value);
   const page: CasebookPage = await readPage(
     (asked) => searchCases(db, condition, asked),

@@ -87,9 +87,9 @@ interface Found extends Record<string, unknown> {
 }
 
 /**
- * The newest cases that are found in one way. A word that is common is soon met among the newest cases; for one that is
- * not, the index names few. The database guesses badly which of both it is, so that it is told: the added nothing keeps it
- * from walking through all cases in their order.
+ * The newest cases that match in one way. A common word soon fills a page from the newest cases; a rare one has few entries
+ * in its index. The planner misjudges which of the two applies, so both are asked in turn, and the added zero interval keeps
+ * it from scanning all cases in order of opening.
  */
 async function findBy(
   db: Queries,

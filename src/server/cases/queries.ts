@@ -4,7 +4,7 @@ import type { StoredEvent } from '../../contracts/caseEvents.ts';
 import type { CasePlant, CaseRecord, CaseSummary } from '../../contracts/cases.ts';
 import type { Queries } from '../db/connect.ts';
 import { caseEvents, casePlants, cases, enquirers, observations } from '../db/schema.ts';
-import { writeSearchRow } from './searchRow.ts';
+import { keepSearchRow } from './searchRow.ts';
 import { observationRows, plantRow, toRecord } from './rows.ts';
 
 /** Reads a case of a clinic; `lock` keeps other writers out until the transaction ends. Null when there is none. */
@@ -149,7 +149,7 @@ export async function insertCase(
   if (rows.length === 0) return false;
   await db.insert(casePlants).values(plantRow(id, plant, 0));
   const opened = { id, openedAt, status: 'open' as const, plants: [plant], enquirer: NOBODY };
-  await writeSearchRow(db, clinicId, opened, personId);
+  await keepSearchRow(db, clinicId, { before: null, after: opened, personId });
   return true;
 }
 
@@ -210,7 +210,7 @@ export async function saveCase(
     const known = before.plants.find((one) => one.id === plant.id);
     if (plant !== known) await savePlant(db, id, { plant, position, before: known });
   }
-  await writeSearchRow(db, clinicId, after, personId);
+  await keepSearchRow(db, clinicId, { before, after, personId });
 }
 
 /** Keeps events under the versions they made. */

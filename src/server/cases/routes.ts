@@ -8,16 +8,9 @@ import { guarded, type Door } from '../access/guard.ts';
 import { forgetCase } from './forget.ts';
 import { readBody } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
-import { listCallBacks, listCases, type PageKey, type PageQuery } from './queries.ts';
-import {
-  append,
-  changesSince,
-  findCase,
-  openCase,
-  readPage,
-  readPageKey,
-  type CaseProblem,
-} from './service.ts';
+import { listCallBacks, listCases, type PageQuery } from './queries.ts';
+import { NO_KEY, pageKeyOf, readPage } from './pageKey.ts';
+import { append, changesSince, findCase, openCase, type CaseProblem } from './service.ts';
 
 const NOT_FOUND: Problem = {
   code: 'not-found',
@@ -25,13 +18,6 @@ const NOT_FOUND: Problem = {
   message: 'There is no such case.',
   cure: 'Open it from the Desk.',
 };
-const NO_KEY: Problem = {
-  code: 'invalid-field',
-  field: 'after',
-  message: 'That is no place in the list.',
-  cure: 'Send "next" of an earlier page, or leave "after" out for the first one.',
-};
-
 const ID_TAKEN: Problem = {
   code: 'conflict',
   field: 'id',
@@ -63,12 +49,6 @@ function problemOf(error: CaseProblem): Problem {
         cure: 'Give the event an id of its own.',
       };
   }
-}
-
-/** The key of a page; undefined when it is none. */
-function pageKeyOf({ query: { after } }: Request): PageKey | null | undefined {
-  if (after === undefined) return null;
-  return (typeof after === 'string' ? readPageKey(after) : null) ?? undefined;
 }
 
 /** Routes below `/api/cases`. */

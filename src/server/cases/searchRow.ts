@@ -1,4 +1,5 @@
-import { sql } from 'drizzle-orm';
+import { and, arrayContains, eq, not, sql } from 'drizzle-orm';
+import { isDeepStrictEqual } from 'node:util';
 import type { CaseRecord } from '../../contracts/cases.ts';
 import type { Queries } from '../db/connect.ts';
 import { searchWords } from './searchWords.ts';
@@ -40,38 +41,44 @@ export function searchTerms({ plants, enquirer }: Pick<CaseRecord, 'plants' | 'e
   };
 }
 
-/** Writes what a case is found by; `personId` joins those who worked on it, null adds nobody. */
-export async function writeSearchRow(
-  db: Queries,
-  clinicId: number,
-  record: Pick<CaseRecord, 'id' | 'openedAt' | 'status' | 'plants' | 'enquirer'>,
-  personId: string | null,
-): Promise<void> {
+const documentOf = (text: string) => sql<string>`to_tsvector('english', ${searchWords(text)})`;
+
+type Searched = Pick<CaseRecord, 'id' | 'openedAt' | 'status' | 'plants' | 'enquirer'>;
+
+/** Writes what a case is found by, whether it is new or known. */
+async function writeTerms(db: Queries, clinicId: number, record: Searched): Promise<void> {
   const { text, ...terms } = searchTerms(record);
-  const people = personId === null ? [] : [personId];
-  const document = sql<string>`to_tsvector('english', ${searchWords(text)})`;
   const { id: caseId, status } = record;
+  const found = { status, document: documentOf(text), ...terms };
   await db
     .insert(caseSearch)
-    .values({
-      caseId,
-      clinicId,
-      openedAt: new Date(record.openedAt),
-      status,
-      people,
-      document,
-      ...terms,
-    })
-    .onConflictDoUpdate({
-      target: caseSearch.caseId,
-      set: {
-        status,
-        document,
-        ...terms,
-        people:
-          personId === null
-            ? sql`${caseSearch.people}`
-            : sql`case when ${personId}::uuid = any(${caseSearch.people}) then ${caseSearch.people} else ${caseSearch.people} || ${personId}::uuid end`,
-      },
-    });
+    .values({ caseId, clinicId, openedAt: new Date(record.openedAt), people: [], ...found })
+    .onConflictDoUpdate({ target: caseSearch.caseId, set: found });
+}
+
+/** Adds somebody to those who worked on a case, once. */
+async function addPerson(db: Queries, caseId: string, personId: string): Promise<void> {
+  await db
+    .update(caseSearch)
+    .set({ people: sql`${caseSearch.people} || ${personId}::uuid` })
+    .where(and(eq(caseSearch.caseId, caseId), not(arrayContains(caseSearch.people, [personId]))));
+}
+
+/** What changed of a case: `before` null where it is new, `personId` null where nobody did it. */
+interface SearchChange {
+  readonly before: Searched | null;
+  readonly after: Searched;
+  readonly personId: string | null;
+}
+
+/** Keeps what a case is found by; most changes, as an answer, leave it as it is. */
+export async function keepSearchRow(
+  db: Queries,
+  clinicId: number,
+  { before, after, personId }: SearchChange,
+): Promise<void> {
+  const isSame =
+    before?.status === after.status && isDeepStrictEqual(searchTerms(before), searchTerms(after));
+  if (!isSame) await writeTerms(db, clinicId, after);
+  if (personId !== null) await addPerson(db, after.id, personId);
 }

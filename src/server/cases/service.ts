@@ -1,7 +1,7 @@
 import { appendEvents } from '../../contracts/appendEvents.ts';
 import { emptyPlant } from '../../contracts/applyCaseEvent.ts';
 import type { Appended, Changes } from '../../contracts/caseEvents.ts';
-import type { CaseRecord, CaseSummary, OpenCase } from '../../contracts/cases.ts';
+import type { CaseRecord, OpenCase } from '../../contracts/cases.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
 import type { Actor } from '../access/guard.ts';
 import type { Database, Queries } from '../db/connect.ts';
@@ -14,8 +14,6 @@ import {
   readEvents,
   readVersion,
   saveCase,
-  type PageKey,
-  type PageQuery,
 } from './queries.ts';
 
 /** Why a case could not be changed. */
@@ -62,8 +60,6 @@ interface Sending {
   readonly baseVersion: number;
   readonly events: readonly unknown[];
 }
-
-const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 /** The id that an event came with, whatever else of it may be wrong. */
 const idOfSent = (sent: unknown): unknown =>
@@ -129,31 +125,4 @@ export async function changesSince(
     const events = await readEvents(tx, id, { after, limit: MAX_CHANGES });
     return { version, events, more: (events.at(-1)?.version ?? version) < version };
   }, SNAPSHOT);
-}
-
-/** Lines of one page of the Desk. */
-export const PAGE_LINES = 100;
-
-const toKey = ({ value, id }: PageKey): string => `${value},${id}`;
-
-/** Reads a key as an earlier page gave it; null when it is none. */
-export function readPageKey(text: string): PageKey | null {
-  const [value, id] = text.split(',');
-  const isMoment = value !== undefined && /^\d{4}-\d{2}-\d{2}(T[\d:.]{8,12}Z)?$/.test(value);
-  return isMoment && !Number.isNaN(Date.parse(value)) && id !== undefined && UUID.test(id)
-    ? { value, id }
-    : null;
-}
-
-/** A page of lines, and the key of the next one. */
-export async function readPage<T extends CaseSummary>(
-  list: (query: PageQuery) => Promise<T[]>,
-  after: PageKey | null,
-  valueOf: (line: T) => string,
-): Promise<{ cases: T[]; next: string | null }> {
-  const lines = await list({ limit: PAGE_LINES + 1, after });
-  const cases = lines.slice(0, PAGE_LINES);
-  const last = cases.at(-1);
-  const more = lines.length > PAGE_LINES && last !== undefined;
-  return { cases, next: more ? toKey({ value: valueOf(last), id: last.id }) : null };
 }

@@ -120,7 +120,7 @@ async function removeLabel(db: Database, office: ClinicContext, body: unknown): 
   return { body: await readLabels(db, office) };
 }
 
-/** Switches learning; it changes what every advisor is told, so it is written down. */
+/** Switches learning from confirmed cases. It changes the ranking for every advisor, so it is audited. */
 async function setLearning(db: Database, actor: Actor, sent: unknown): Promise<Reply> {
   const body = readBody(learningSchema, sent);
   if (!body.ok) return { problem: body.error };

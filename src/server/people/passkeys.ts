@@ -8,6 +8,7 @@ import {
 } from '@simplewebauthn/server';
 import { and, asc, count, eq } from 'drizzle-orm';
 import type { Request } from 'express';
+import { z } from 'zod';
 import {
   MAX_PASSKEYS,
   newPasskeySchema,
@@ -23,6 +24,9 @@ import { findPerson, type PersonRow } from './accounts.ts';
 
 const NAME = 'Sounding';
 
+const isResponse = (value: unknown): boolean =>
+  passkeySignInSchema.shape.response.safeParse(value).success;
+
 const UNKNOWN: Problem = {
   code: 'not-recognized',
   field: null,
@@ -35,6 +39,10 @@ const FULL: Problem = {
   message: `You have ${MAX_PASSKEYS} passkeys already.`,
   cure: 'Remove one that is no longer used.',
 };
+
+/** What browsers send; the package itself checks every part of it. */
+const signedByBrowser = z.custom<AuthenticationResponseJSON>(isResponse);
+const madeByBrowser = z.custom<RegistrationResponseJSON>(isResponse);
 
 /** A passkey belongs to the name of the site; one of an address of numbers cannot be made. */
 const siteOf = (request: Request) => ({
@@ -59,7 +67,7 @@ export async function personOfPasskey(
   const [key] = await db.select().from(passkeys).where(eq(passkeys.id, response.id));
   if (!key || challenge === null) return fail(UNKNOWN);
   const verified = await verifyAuthenticationResponse({
-    response: response as unknown as AuthenticationResponseJSON,
+    response: signedByBrowser.parse(response),
     expectedChallenge: challenge,
     ...siteOf(request),
     credential: {
@@ -118,7 +126,7 @@ export async function keepPasskey(
   if ((known?.kept ?? 0) >= MAX_PASSKEYS) return fail(FULL);
   if (challenge === null) return fail(UNKNOWN);
   const verified = await verifyRegistrationResponse({
-    response: response as unknown as RegistrationResponseJSON,
+    response: madeByBrowser.parse(response),
     expectedChallenge: challenge,
     ...siteOf(request),
   }).catch(() => null);

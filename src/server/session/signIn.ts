@@ -8,7 +8,7 @@ import type { Connection } from '../db/connect.ts';
 import { readBody } from '../http/problems.ts';
 import { findByEmail, type PersonRow } from '../people/accounts.ts';
 
-/** One sentence for an unknown name and for a wrong password: it tells nobody who has an account. */
+/** The same error for an unknown address and a wrong password, so that it does not reveal who has an account. */
 export const NOT_RECOGNIZED: Problem = {
   code: 'not-recognized',
   field: null,

@@ -28,6 +28,12 @@ import { fail, type Result } from '../../core/util/result.ts';
 import { entryTexts } from '../texts/entryTexts.ts';
 import { call } from './request.ts';
 
+const isOptions = (value: unknown): boolean =>
+  passkeyOptionsSchema.shape.options.safeParse(value).success;
+/** Options as the browser takes them; it checks every part of them itself. */
+const toSign = z.custom<PublicKeyCredentialRequestOptionsJSON>(isOptions);
+const toMake = z.custom<PublicKeyCredentialCreationOptionsJSON>(isOptions);
+
 type Answer<T> = Promise<Result<T, Problem>>;
 
 /** The browser, or whoever sits before it, did not go on with a passkey. */
@@ -51,7 +57,7 @@ export const accounts = {
     const asked = await call('/api/session/passkey/options', passkeyOptionsSchema, {});
     if (!asked.ok) return asked;
     try {
-      const optionsJSON = asked.value.options as unknown as PublicKeyCredentialRequestOptionsJSON;
+      const optionsJSON = toSign.parse(asked.value.options);
       const response = await startAuthentication({ optionsJSON });
       return await call('/api/session/passkey', sessionSchema, { response });
     } catch {
@@ -73,7 +79,7 @@ export const accounts = {
     const asked = await call('/api/people/me/passkeys/options', passkeyOptionsSchema, {});
     if (!asked.ok) return asked;
     try {
-      const optionsJSON = asked.value.options as unknown as PublicKeyCredentialCreationOptionsJSON;
+      const optionsJSON = toMake.parse(asked.value.options);
       const response = await startRegistration({ optionsJSON });
       return await call('/api/people/me/passkeys', passkeysSchema, { name, response });
     } catch {

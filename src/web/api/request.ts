@@ -25,7 +25,7 @@ export function actAs(personId: string): void {
   owner = personId;
 }
 
-/** Told whenever the server says that nobody is signed in here. */
+/** Called when the server answers that nobody is signed in. */
 const listeners = new Set<() => void>();
 
 /** Calls `listener` from now on whenever the server says that nobody is signed in here. */

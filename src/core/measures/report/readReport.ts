@@ -41,7 +41,7 @@ const LEAF_WORDS = /\b(?:leaf|tissue|foliar|petiole) (?:test|report|analysis|sam
 const TEST_WORDS =
   /\b(?:soil|lab|laboratory|water|leaf|tissue) ?(?:test|report|analysis|results?)|\b(?:test|report|results?|kit) (?:says?|said|came|shows?|reads?|gives?|is|are|was)|\bmehlich|\bppm\b|\bresults\b/i;
 
-/** What may stand between a name and its number. Blanks are told in one way only, or wide gaps would take for ever to fail. */
+/** What may stand between a name and its number. Blanks match in one way only; with two, failing takes exponential time. */
 const LINK = String.raw`(?:\([^)\n]{1,30}\)|[-,:;=|]|\b(?:is|was|are|of|at|reads?|came|back|in|as|level|levels|only|about|around|just|test(?:ed)?|value|result|says?|shows?|low|high|very|a)\b)`;
 const BETWEEN = String.raw`(?=[\s(,:;=|-])(?:\s*${LINK}){0,4}\s*`;
 const UNIT = String.raw`(ppm|mg\/(?:kg|l)|mg per (?:kg|l|liter|litre)|lbs?\.?(?:\/| per | an? | to the )a(?:c|cre)?|pounds (?:per|an|to the) acre|kg\/ha|%|percent|per cent|ds\/m|mmhos?(?:\/cm)?|ms\/cm|[uµ]s\/cm|meq(?:\/(?:l|100 ?g))?|me\/l|cmol(?:\/kg)?)`;

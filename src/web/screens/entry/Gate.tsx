@@ -2,7 +2,6 @@ import { useEffect, type ReactNode } from 'react';
 import { styled } from 'styled-components';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
-import { startPage } from '../../store/page.ts';
 import { goOnAs, readSession } from '../../store/sessionActions.ts';
 import { store, useAppSelector } from '../../store/store.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
@@ -28,15 +27,13 @@ export function Gate({ children }: { readonly children: ReactNode }) {
   useEffect(() => {
     if (person === null) document.title = entryTexts.signInTitle;
   }, [person]);
-  if (person !== null) {
-    startPage(person);
+  if (person !== null)
     return (
       <Around>
         {ended && <SessionEnded person={ended} />}
         <Room>{children}</Room>
       </Around>
     );
-  }
   return (
     <EntryPage>
       {known === null && problem === null && <Notice>{entryTexts.asking}</Notice>}

@@ -20,7 +20,7 @@ it('keeps apart what was typed and what arrived before the box showed it', () =>
   store.dispatch(caseLoaded({ record: OPENED_CASE }));
   recordTyping(store, WHO, id, { plantId, before: '', edits: insert(0, shown), continues: false });
   // A colleague writes at the same place; the box still shows the words without it.
-  const arrived = [{ ...insert(shown.length, ' Planted last fall.')[0] }] as TextEdits;
+  const arrived = insert(shown.length, ' Planted last fall.');
   const [mine] = store.getState().cases.byId[id]?.pending ?? [];
   if (!mine) throw new Error('nothing was typed');
   const { sent: _sent, ...own } = mine;
@@ -31,7 +31,7 @@ it('keeps apart what was typed and what arrived before the box showed it', () =>
   ];
   store.dispatch(storedReceived({ caseId: id, events }));
   expect(words()).toBe(`${shown} Planted last fall.`);
-  // A blank is typed where the arrival begins with one, so that the texts alone do not tell whose is which.
+  // A blank is typed where the arrival begins with one, so that a diff of the texts is ambiguous.
   const typed = { plantId, before: shown, edits: insert(shown.length, ' '), continues: true };
   recordTyping(store, WHO, id, typed);
   expect(words()).toBe(`${shown}  Planted last fall.`);
