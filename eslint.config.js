@@ -35,6 +35,7 @@ const CORE = [
   'knowledge',
   'library',
   'diagnosis',
+  'surveillance',
   'advice',
   'questions',
   'consult',

@@ -3,6 +3,8 @@ import type { Consultant, Consultation, RankedCause } from '../core/consult/cons
 import type { Answer, Enquiry } from '../core/consult/enquiry.ts';
 import type { Answered } from '../core/advice/answers.ts';
 import type { Urgent } from '../core/advice/urgent.ts';
+import { causeOfLaboratory, type LaboratoryResult } from '../core/diagnosis/laboratory.ts';
+import { laboratoryLabel } from '../wording/evidence.ts';
 import { firstQuantity } from '../core/schema/amount.ts';
 import type { Job } from '../core/advice/forSize.ts';
 import { benchLink } from './benchLink.ts';
@@ -107,6 +109,14 @@ function toExperience(library: Compiled, seen: readonly Seen[]): Experience {
   );
 }
 
+/** Results about causes of this library; a case may name some that are no longer in it. */
+function toResults(library: Compiled, tests: ConsultRequest['tests']): readonly LaboratoryResult[] {
+  return tests.flatMap(({ cause, found }) => {
+    const id = findCause(library, cause);
+    return id === null ? [] : [{ cause: id, found }];
+  });
+}
+
 /** Questions that stand for no finding or group. */
 const OPEN_QUESTIONS: readonly string[] = [PLANT_QUESTION, CHANGE_QUESTION];
 
@@ -171,7 +181,9 @@ function toEnquiry(library: Compiled, request: ConsultRequest): Result<Enquiry, 
     approach,
     country,
   };
-  return ok({ ...asked, answers, handled, experience, weather: observedDays(request.weather) });
+  const results = toResults(library, request.tests);
+  const weather = observedDays(request.weather);
+  return ok({ ...asked, answers, handled, experience, results, weather });
 }
 
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));
@@ -202,6 +214,8 @@ function labelOf(library: Compiled, id: FindingId): string {
   if (id === TEXT_SIMILARITY_PSEUDO_FINDING) return TEXT_SIMILARITY_LABEL;
   if (id === REQUEST_PSEUDO_FINDING) return REQUEST_LABEL;
   if (id === TROUBLE_PSEUDO_FINDING) return TROUBLE_LABEL;
+  const tested = causeOfLaboratory(id);
+  if (tested !== null) return laboratoryLabel(nameOf(library, tested));
   const label = library.findings.get(id)?.label ?? id;
   return isAsking(id) ? askedLabel(label) : label;
 }

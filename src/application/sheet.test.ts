@@ -63,7 +63,7 @@ const about = {
   today: day('2026-06-13'),
   caseNumber: 7,
 };
-const of = (said: ConsultResponse) => ({ answer: said, plan: NO_PLAN, dates: {} });
+const of = (said: ConsultResponse) => ({ answer: said, plan: NO_PLAN, samples: [], dates: {} });
 const sheet = sheetOf([of(answer)], about);
 
 it('says everything of the plan in plain text', () => {
@@ -127,7 +127,7 @@ it.each([
 describe('the draft of an e-mail', () => {
   const mail = sheetMail(sheet, 'BEGIN:VCALENDAR');
   const partsOf = (text: string): string[] =>
-    text.split('--sounding-sheet').map((part) => part.split('\r\n\r\n')[1] ?? '');
+    text.split('--sounding-draft').map((part) => part.split('\r\n\r\n')[1] ?? '');
   const decoded = (part: string | undefined): string =>
     Buffer.from(part ?? '', 'base64').toString('utf8');
 
@@ -138,7 +138,7 @@ describe('the draft of an e-mail', () => {
     const [, body, calendar] = partsOf(mail);
     expect(decoded(body)).toBe(sheetText(sheet));
     expect(decoded(calendar)).toBe('BEGIN:VCALENDAR');
-    expect(mail.endsWith('--sounding-sheet--\r\n')).toBe(true);
+    expect(mail.endsWith('--sounding-draft--\r\n')).toBe(true);
   });
   it('has lines that every mail program takes', () => {
     expect(Math.max(...mail.split('\r\n').map((line) => line.length))).toBeLessThanOrEqual(998);

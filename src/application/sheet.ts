@@ -1,7 +1,10 @@
 import type { CasePlan } from '../contracts/cases.ts';
 import type { ConsultResponse } from '../contracts/consult.ts';
+import type { Sample } from '../contracts/samples.ts';
+import type { SampleKind } from '../core/schema/sampleKind.ts';
 import { CAUSE_KNOWN } from '../core/advice/safetyRules.ts';
 import { civil, parseDay, type Day } from '../core/timing/calendar.ts';
+import { mailDraft } from './mailDraft.ts';
 import { sheetCalendar, type CalendarWeek } from './sheetCalendar.ts';
 import { editedPlan, type PlanStep } from './editedPlan.ts';
 import { labelLines } from '../wording/label.ts';
@@ -20,6 +23,12 @@ export interface SheetStep {
   readonly mind: readonly string[];
 }
 
+/** A sample that the enquirer is to take. */
+export interface SheetSample {
+  readonly title: string;
+  readonly lines: readonly string[];
+}
+
 /** What the sheet says of one plant. */
 export interface SheetPart {
   readonly title: string;
@@ -29,6 +38,8 @@ export interface SheetPart {
   readonly steps: readonly SheetStep[];
   readonly doNot: readonly string[];
   readonly callIn: readonly string[];
+  /** Samples that are still to be sent. */
+  readonly samples: readonly SheetSample[];
   readonly expect: string | null;
   readonly cautions: readonly string[];
   readonly lookAgain: string;
@@ -90,6 +101,19 @@ function sheetStep(one: PlanStep, { labels }: CasePlan, today: Day): SheetStep {
   };
 }
 
+function sheetSample({ number, kind, laboratory }: AskedSample): SheetSample {
+  return {
+    title: sheetWords.sample(number, kind.name),
+    lines: [
+      ...kind.take,
+      ...kind.pack,
+      kind.send,
+      ...(laboratory.trim() === '' ? [] : [sheetWords.sampleTo(laboratory.trim())]),
+      sheetWords.sampleLabel(number),
+    ],
+  };
+}
+
 const dayOrNull = (iso: string): Day | null => {
   const read = parseDay(iso);
   return read.ok ? read.value : null;
@@ -102,7 +126,7 @@ function daysOf(one: PlanStep, dates: AnswerOfPlant['dates']): readonly Day[] {
 }
 
 /** What the sheet says of one plant, from the answer that stands. */
-export function sheetPart({ answer, plan, dates }: AnswerOfPlant, today: Day): SheetPart {
+export function sheetPart({ answer, plan, dates, samples }: AnswerOfPlant, today: Day): SheetPart {
   const { advice, plant } = answer;
   const name = plant === null ? null : midSentence(plant.name);
   const { steps } = editedPlan(advice.steps, plan);
@@ -114,6 +138,7 @@ export function sheetPart({ answer, plan, dates }: AnswerOfPlant, today: Day): S
     steps: steps.map((one) => sheetStep(one, plan, today)),
     doNot: advice.notDoing.map(({ text, why }) => `${text}: ${midSentence(why)}`),
     callIn: advice.refer,
+    samples: samples.filter(({ sentOn }) => sentOn === null).map(sheetSample),
     expect: expectOf(answer),
     cautions: advice.cautions,
     lookAgain: sheetWords.lookAgain(dayWords(advice.lookAgain, today)),
@@ -125,10 +150,17 @@ export function sheetPart({ answer, plan, dates }: AnswerOfPlant, today: Day): S
   };
 }
 
+/** A sample that was asked for: what stands on its label, and how it is taken. */
+export interface AskedSample extends Pick<Sample, 'sentOn' | 'laboratory'> {
+  readonly number: string;
+  readonly kind: SampleKind;
+}
+
 /** What was answered for a plant, with what the advisor made of its plan. */
 export interface AnswerOfPlant {
   readonly answer: ConsultResponse;
   readonly plan: CasePlan;
+  readonly samples: readonly AskedSample[];
   /** Days on which each step is done, by the id of the step; empty where they were not worked out. */
   readonly dates: Readonly<Record<string, readonly Day[]>>;
 }
@@ -174,6 +206,12 @@ function partLines(part: SheetPart): readonly string[] {
     ...section(
       sheetWords.callIn,
       part.callIn.map((one) => `- ${one}`),
+    ),
+    ...part.samples.flatMap(({ title, lines }) =>
+      section(
+        title,
+        lines.map((one) => `- ${one}`),
+      ),
     ),
     ...section(sheetWords.expect, part.expect === null ? [] : [part.expect]),
     ...section(
@@ -227,46 +265,10 @@ export function sheetMessage({ parts, clinic }: Sheet): string {
   return `${messages.join(' ')} ${clinic}`.replaceAll('’', "'").replaceAll('·', '-');
 }
 
-const CRLF = '\r\n';
-const LINE = 76;
-
-/** Base64 of UTF-8, in lines of 76 characters (RFC 2045). */
-function base64(text: string): string {
-  const bytes = new TextEncoder().encode(text);
-  const binary = Array.from(bytes, (byte) => String.fromCharCode(byte)).join('');
-  return (btoa(binary).match(new RegExp(`.{1,${LINE}}`, 'g')) ?? []).join(CRLF);
-}
-
-const BOUNDARY = 'sounding-sheet';
-
-function bodyPart(type: string, text: string, fileName: string | null): string {
-  return [
-    `--${BOUNDARY}`,
-    `Content-Type: ${type}; charset=utf-8`,
-    'Content-Transfer-Encoding: base64',
-    ...(fileName === null ? [] : [`Content-Disposition: attachment; filename="${fileName}"`]),
-    '',
-    base64(text),
-  ].join(CRLF);
-}
-
-/**
- * A draft of an e-mail with the sheet and, where there is one, its calendar (RFC 5322, RFC 2045). `X-Unsent` opens it as
- * a draft.
- */
+/** A draft of an e-mail with the sheet and, where there is one, its calendar. */
 export function sheetMail(sheet: Sheet, calendar: string | null): string {
   const [part] = sheet.parts;
   const plant = part?.plant ?? null;
   const subject = plant === null ? sheetWords.subjectOfNone : sheetWords.subject(plant);
-  return [
-    `Subject: =?utf-8?B?${base64(subject).replaceAll(CRLF, '')}?=`,
-    'X-Unsent: 1',
-    'MIME-Version: 1.0',
-    `Content-Type: multipart/mixed; boundary="${BOUNDARY}"`,
-    '',
-    bodyPart('text/plain', sheetText(sheet), null),
-    ...(calendar === null ? [] : [bodyPart('text/calendar', calendar, 'plan.ics')]),
-    `--${BOUNDARY}--`,
-    '',
-  ].join(CRLF);
+  return mailDraft(subject, sheetText(sheet), calendar);
 }

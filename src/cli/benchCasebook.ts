@@ -3,7 +3,7 @@ import { resolve } from 'node:path';
 import type { CasebookQuery } from '../contracts/casebook.ts';
 import { entryAt } from '../core/util/entryAt.ts';
 import { conditionOf, searchCases } from '../server/casebook/search.ts';
-import { listCallBacks, listCases } from '../server/cases/queries.ts';
+import { listDue, listCases } from '../server/cases/queries.ts';
 import { connect, type Database } from '../server/db/connect.ts';
 import { openClinicContext } from '../server/office/clinicContext.ts';
 
@@ -19,7 +19,7 @@ async function fill(db: Database, clinicId: number, count: number): Promise<void
   const words = VOCABULARY.split(' ');
   await db.execute(sql`select setseed(0.613)`);
   await db.execute(sql`
-    insert into cases (id, clinic_id, status, channel, opened_at, version, call_back_on)
+    insert into cases (id, clinic_id, status, channel, opened_at, version, due_on, due_why)
     select gen_random_uuid(), ${clinicId},
       case when i % 50 = 0 then 'open' when i % 77 = 0 then 'waiting' else 'closed' end,
       'phone', timestamptz '2026-06-13' - (i || ' seconds')::interval * (315360000.0 / ${count}), 1,
@@ -92,5 +92,5 @@ console.log(`${count} cases, database ${size.rows[0]?.size ?? ''}`);
 for (const [name, query] of SEARCHES)
   console.log(`${name}: ${await timesOf(() => searchCases(db, conditionOf(office, query), PAGE))}`);
 console.log(`Desk, open cases: ${await timesOf(() => listCases(db, office.id, false, PAGE))}`);
-console.log(`Desk, call-backs: ${await timesOf(() => listCallBacks(db, office.id, PAGE))}`);
+console.log(`Desk, call-backs: ${await timesOf(() => listDue(db, office.id, PAGE))}`);
 await close();

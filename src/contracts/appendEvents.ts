@@ -8,6 +8,7 @@ import {
   type CaseRecord,
 } from './cases.ts';
 import { MAX_CHARACTERS } from './consult.ts';
+import { MAX_SAMPLES } from './samples.ts';
 import { problemFrom, type Problem } from './problem.ts';
 import { rebaseEvents, wordsBefore, wordsByPlant } from './rebaseEvents.ts';
 import { applyEdits } from './textEdits.ts';
@@ -62,6 +63,11 @@ function plantProblem(plant: CasePlant, event: SentEvent['event']): Problem | nu
     const known = answers.some(({ finding }) => finding === event.answer.finding);
     if (!known && answers.length >= MAX_ANSWERS)
       return tooMany('answer', 'answers', 'Take one back first.');
+  }
+  if (event.kind === 'sample-asked') {
+    const known = plant.samples.some(({ id }) => id === event.sample.id);
+    if (!known && plant.samples.length >= MAX_SAMPLES)
+      return tooMany('sample', 'samples', 'Remove one that was not sent.');
   }
   const lists = [
     plan.done,

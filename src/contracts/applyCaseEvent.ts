@@ -6,6 +6,8 @@ import {
   type CaseRecord,
   type StoredAnswer,
 } from './cases.ts';
+import type { Consent, ConsentChange } from './followUps.ts';
+import { MAX_SAMPLES, type Sample, type SampleChange } from './samples.ts';
 import { applyEdits } from './textEdits.ts';
 
 function changePlant(
@@ -52,6 +54,30 @@ function withAnswer(
   return [...others, { ...answer, id: answer.id ?? answer.finding }];
 }
 
+function withSample(samples: CasePlant['samples'], sample: Sample): CasePlant['samples'] {
+  const isKnown = samples.some(({ id }) => id === sample.id);
+  return isKnown || samples.length >= MAX_SAMPLES ? samples : [...samples, sample];
+}
+
+/** A sample with the fields that a change names. */
+function changedSample(
+  sample: Sample,
+  {
+    sentOn = sample.sentOn,
+    laboratory = sample.laboratory,
+    dueOn = sample.dueOn,
+    cost = sample.cost,
+    result = sample.result,
+  }: SampleChange,
+): Sample {
+  return { ...sample, sentOn, laboratory, dueOn, cost, result };
+}
+
+const changedConsent = (
+  consent: Consent,
+  { callBack = consent.callBack, photographs = consent.photographs }: ConsentChange,
+): Consent => ({ callBack, photographs });
+
 /** A plant of which nothing was said yet. */
 export function emptyPlant(
   id: string,
@@ -69,6 +95,8 @@ export function emptyPlant(
     knowledgeVersion: null,
     closingAnswer: null,
     outcome: null,
+    followUp: null,
+    samples: [],
     plan: NO_PLAN,
   };
 }
@@ -175,6 +203,28 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
       }));
     case 'outcome-set':
       return changePlant(record, event.plantId, (plant) => ({ ...plant, outcome: event.outcome }));
+    case 'follow-up-set':
+      return changePlant(record, event.plantId, (plant) => ({
+        ...plant,
+        followUp: event.followUp,
+      }));
+    case 'sample-asked':
+      return changePlant(record, event.plantId, (plant) => ({
+        ...plant,
+        samples: withSample(plant.samples, event.sample),
+      }));
+    case 'sample-changed':
+      return changePlant(record, event.plantId, (plant) => ({
+        ...plant,
+        samples: plant.samples.map((one) =>
+          one.id === event.sample ? changedSample(one, event.change) : one,
+        ),
+      }));
+    case 'sample-removed':
+      return changePlant(record, event.plantId, (plant) => ({
+        ...plant,
+        samples: plant.samples.filter(({ id }) => id !== event.sample),
+      }));
     case 'harvest-set':
       return changePlan(record, event.plantId, (plan) => ({ ...plan, harvest: event.on }));
     case 'label-read':
@@ -238,6 +288,8 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
           contact: event.contact ?? record.enquirer.contact,
         },
       };
+    case 'consent-set':
+      return { ...record, consent: changedConsent(record.consent, event.consent) };
     case 'call-back-set':
       return { ...record, callBackOn: event.on };
     case 'status-set':

@@ -16,7 +16,9 @@ import {
   conflictSchema,
 } from './cases.ts';
 import { isoDateSchema, MAX_CHARACTERS, placeSchema } from './consult.ts';
+import { consentChangeSchema, followUpSchema } from './followUps.ts';
 import { problemSchema } from './problem.ts';
+import { sampleChangeSchema, sampleSchema } from './samples.ts';
 import { textSchema } from './storableText.ts';
 
 const plantId = textSchema(60).min(1);
@@ -61,6 +63,21 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
     answer: closingAnswerSchema,
   }),
   z.strictObject({ kind: z.literal('outcome-set'), plantId, outcome: outcomeSchema.nullable() }),
+  z.strictObject({
+    kind: z.literal('follow-up-set'),
+    plantId,
+    followUp: followUpSchema.nullable(),
+  }),
+  /** The same id again changes nothing. */
+  z.strictObject({ kind: z.literal('sample-asked'), plantId, sample: sampleSchema }),
+  /** Sets the fields that it names and leaves the others. */
+  z.strictObject({
+    kind: z.literal('sample-changed'),
+    plantId,
+    sample: idSchema,
+    change: sampleChangeSchema,
+  }),
+  z.strictObject({ kind: z.literal('sample-removed'), plantId, sample: idSchema }),
   z.strictObject({ kind: z.literal('harvest-set'), plantId, on: isoDateSchema.nullable() }),
   z.strictObject({
     kind: z.literal('label-read'),
@@ -98,6 +115,11 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
     kind: z.literal('enquirer-set'),
     name: textSchema(MAX_NAME).optional(),
     contact: textSchema(MAX_CONTACT).optional(),
+  }),
+  /** Sets the fields that it names and leaves the others. */
+  z.strictObject({
+    kind: z.literal('consent-set'),
+    consent: consentChangeSchema,
   }),
   z.strictObject({ kind: z.literal('call-back-set'), on: isoDateSchema.nullable() }),
   z.strictObject({ kind: z.literal('status-set'), status: z.enum(CASE_STATUSES) }),

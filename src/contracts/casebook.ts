@@ -27,7 +27,10 @@ export const casebookQuerySchema = z.strictObject({
 export type CasebookQuery = z.infer<typeof casebookQuerySchema>;
 
 /** A search as the query of an address, with what else belongs to it. */
-export function casebookParams(query: CasebookQuery, more: Record<string, string> = {}): string {
+export function queryParams(
+  query: Readonly<Record<string, string | undefined>>,
+  more: Readonly<Record<string, string>> = {},
+): string {
   const known = Object.entries(query).filter(
     (one): one is [string, string] => one[1] !== undefined,
   );

@@ -4,6 +4,8 @@ import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
 import { RELEASE_STATES } from './access.ts';
 import { CONFIRMATIONS } from '../core/diagnosis/learning.ts';
 import { consultResponseSchema, isoDateSchema, placeSchema, seenSchema } from './consult.ts';
+import { consentSchema, followUpSchema, NO_CONSENT } from './followUps.ts';
+import { MAX_SAMPLES, sampleSchema } from './samples.ts';
 import { textSchema } from './storableText.ts';
 
 export const CASE_STATUSES = ['open', 'waiting', 'closed'] as const;
@@ -133,6 +135,9 @@ export const casePlantSchema = z.strictObject({
   /** What was answered when the case was closed, so that it can be read as it was; null before, and after a change. */
   closingAnswer: closingAnswerSchema,
   outcome: outcomeSchema.nullable(),
+  /** What was heard of it after the advice; null before. */
+  followUp: followUpSchema.nullable().default(null),
+  samples: z.array(sampleSchema).max(MAX_SAMPLES).default([]),
   plan: casePlanSchema,
 });
 export type CasePlant = z.infer<typeof casePlantSchema>;
@@ -155,6 +160,9 @@ export const CONTESTED_FIELDS = [
   'contact',
   'call-back',
   'status',
+  'follow-up',
+  'sample',
+  'consent',
 ] as const;
 
 /** Two values that were given at once: the later one holds, the other one is kept here until somebody has looked at both. */
@@ -196,6 +204,8 @@ export const caseRecordSchema = z.strictObject({
   plants: z.array(casePlantSchema).min(1),
   conflicts: z.array(conflictSchema),
   release: releaseSchema.nullable(),
+  /** What the enquirer agreed to. */
+  consent: consentSchema.default(NO_CONSENT),
 });
 export type CaseRecord = z.infer<typeof caseRecordSchema>;
 
@@ -212,6 +222,10 @@ export const MAX_PLANTS = 20;
 export const MAX_ANSWERS = 300;
 /** Most entries of each list of a plan. */
 export const MAX_PLAN_ENTRIES = 500;
+/** Why something is to be done for a case on a day: a call-back was promised, or a laboratory was to answer. */
+export const DUES = ['call-back', 'sample'] as const;
+export type Due = (typeof DUES)[number];
+
 /** One line of the Desk. */
 export const caseSummarySchema = z.object({
   id: z.uuid(),
@@ -220,7 +234,10 @@ export const caseSummarySchema = z.object({
   channel: z.enum(CHANNELS),
   openedAt: z.iso.datetime(),
   enquirer: z.string(),
-  callBackOn: z.string().nullable(),
+  /** The next day on which something is to be done for it, and why; null where nothing is. */
+  due: z.object({ on: z.string(), why: z.enum(DUES) }).nullable(),
+  /** The day on which its advice said to look again, while nobody has heard how it went; null otherwise. */
+  lookAgainOn: z.string().nullable(),
   words: z.string(),
   plant: z.string().nullable(),
   plantCount: z.number().int(),

@@ -75,6 +75,11 @@ export const consultRequestSchema = z.strictObject({
   channel: z.enum(CHANNELS).default('phone'),
   approach: z.enum(APPROACHES).default('integrated'),
   answers: z.array(answerSchema).max(200).default([]),
+  /** Results of laboratories about this plant: a cause that was looked for, and whether it was found. */
+  tests: z
+    .array(z.strictObject({ cause: z.string().min(1).max(80), found: z.boolean() }))
+    .max(50)
+    .default([]),
   /** The clinic's confirmed cases, from `GET /api/clinic/experience`; left out, nothing learned is used. */
   experience: z.array(seenSchema).max(2000).default([]),
   /** The days of a station at the place, in order; the dates of their year then follow them. */

@@ -61,6 +61,14 @@ export function fieldsSet(event: LoggedEvent | CaseEvent): readonly SetField[] {
       return ofCase('call-back', event.on);
     case 'status-set':
       return ofCase('status', event.status);
+    case 'follow-up-set':
+      return ofPlant(event.plantId, 'follow-up', event.followUp);
+    case 'sample-changed':
+      return Object.entries(event.change).flatMap(([part, value]) =>
+        ofPlant(event.plantId, 'sample', value, `${event.sample} ${part}`),
+      );
+    case 'consent-set':
+      return ofCase('consent', event.consent);
     case 'words-edited':
     case 'words-set':
     case 'answer-withdrawn':
@@ -75,6 +83,8 @@ export function fieldsSet(event: LoggedEvent | CaseEvent): readonly SetField[] {
     case 'step-taken-in':
     case 'steps-ordered':
     case 'sheet-given':
+    case 'sample-asked':
+    case 'sample-removed':
     case 'plant-added':
     case 'release-set':
     case 'forgotten':

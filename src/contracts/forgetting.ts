@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { CaseEvent, LoggedEvent, StoredEvent } from './caseEvents.ts';
 import type { CasePlan, CasePlant, CaseRecord } from './cases.ts';
+import type { Sample } from './samples.ts';
 
 /** `names` takes out who asked and where the text names them; `all` takes out everything that was typed as well. */
 export const FORGETTING = ['names', 'all'] as const;
@@ -75,6 +76,10 @@ function answerWith(
   };
 }
 
+/** A laboratory's answer with its words changed. */
+const resultWith = (result: Sample['result'], change: Change): Sample['result'] =>
+  result && { ...result, text: change(result.text) };
+
 const NOTHING: Change = () => '';
 
 /** What becomes of typed texts: those that name nobody stay where names alone are forgotten. */
@@ -85,6 +90,11 @@ const plantWith = (plant: CasePlant, how: Forgetting, change: Change): CasePlant
   ...plant,
   words: change(plant.words),
   closingAnswer: how === 'all' ? null : answerWith(plant.closingAnswer, change),
+  followUp: plant.followUp && { ...plant.followUp, note: change(plant.followUp.note) },
+  samples: plant.samples.map((sample) => ({
+    ...sample,
+    result: resultWith(sample.result, change),
+  })),
   plan: planWith(plant.plan, change),
 });
 
@@ -129,6 +139,20 @@ function eventWithout(event: LoggedEvent, how: Forgetting, change: Change): Logg
       return { ...event, label: { ...event.label, text: change(event.label.text) } };
     case 'own-step-added':
       return { ...event, step: { ...event.step, text: change(event.step.text) || REMOVED } };
+    case 'follow-up-set':
+      return {
+        ...event,
+        followUp: event.followUp && { ...event.followUp, note: change(event.followUp.note) },
+      };
+    case 'sample-asked': {
+      const { sample } = event;
+      return { ...event, sample: { ...sample, result: resultWith(sample.result, change) } };
+    }
+    case 'sample-changed': {
+      const { result } = event.change;
+      if (result === undefined) return event;
+      return { ...event, change: { ...event.change, result: resultWith(result, change) } };
+    }
     case 'sheet-given':
       return { ...event, sheet: { ...event.sheet, text: change(event.sheet.text) } };
     default:

@@ -1,3 +1,4 @@
+import { learnedSchema } from './learned.ts';
 import { z } from 'zod';
 import { appendedSchema, appendEventsSchema, changesSchema } from './caseEvents.ts';
 import {
@@ -98,6 +99,17 @@ export const API_ROUTES: readonly ApiRoute[] = [
   },
   {
     method: 'get',
+    path: '/casebook/learned',
+    summary: 'What was said when cases were closed, beside what proved true.',
+    query: {
+      from: 'First day on which it was confirmed.',
+      to: 'Last day on which it was confirmed.',
+      confirmed: 'The least of `laboratory`, `in-hand`, `photograph`, `enquirer` that counts.',
+    },
+    answer: learnedSchema,
+  },
+  {
+    method: 'get',
     path: '/casebook/people',
     summary: 'Those who worked on a case.',
     answer: casebookPeopleSchema,
@@ -119,8 +131,15 @@ export const API_ROUTES: readonly ApiRoute[] = [
   },
   {
     method: 'get',
-    path: '/cases/call-backs',
-    summary: 'A page of call-backs, the earliest first.',
+    path: '/cases/due',
+    summary: 'A page of call-backs and of samples that are out, the earliest first.',
+    query: PAGE,
+    answer: casePageSchema,
+  },
+  {
+    method: 'get',
+    path: '/cases/look-again',
+    summary: 'A page of closed cases whose advice said to look again within the last month.',
     query: PAGE,
     answer: casePageSchema,
   },

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'drizzle-orm';
-import { library, openServer } from '../test/serverApp.ts';
+import { consultHere, library, openServer } from '../test/serverApp.ts';
 import { applyCaseEvent } from '../contracts/applyCaseEvent.ts';
 import { sentEvent, wordsEvent } from '../test/sentEvents.ts';
 import { appendedSchema, type CaseEvent, type SentEvent } from '../contracts/caseEvents.ts';
@@ -11,7 +11,9 @@ import {
   type CaseRecord,
 } from '../contracts/cases.ts';
 import { consultResponseSchema } from '../contracts/consult.ts';
+import { DEMO_ENQUIRIES } from './demo/enquiries.ts';
 import { seedDemo } from './demo/seed.ts';
+import { SEASON_ENQUIRIES } from './demo/season.ts';
 
 const { close, db, office, as } = await openServer('2026-06-13');
 const client = await as('coordinator');
@@ -349,9 +351,10 @@ describe('what the clinic learns', () => {
 });
 
 it('seeds the demonstration once', async () => {
-  const added = await seedDemo(db, office);
-  expect([0, 12]).toContain(added);
-  expect(await seedDemo(db, office)).toBe(0);
+  const all = DEMO_ENQUIRIES.length + SEASON_ENQUIRIES.length;
+  const added = await seedDemo(db, office, consultHere());
+  expect([0, all]).toContain(added);
+  expect(await seedDemo(db, office, consultHere())).toBe(0);
 });
 
 it('says that an address does not exist', async () => {

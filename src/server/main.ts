@@ -6,7 +6,7 @@ import { createApp } from './app.ts';
 import { forgetDue } from './cases/forget.ts';
 import { makeClock, openClinicContext, type ClinicSettings } from './office/clinicContext.ts';
 import { readConfig, type Config } from './config.ts';
-import { openConsultPool } from './consult/consultPool.ts';
+import { openConsultPool, type ConsultPool } from './consult/consultPool.ts';
 import { seedPeople } from './demo/people.ts';
 import { makeLink } from './access/oneTimeLinks.ts';
 import { hasCoordinator } from './people/accounts.ts';
@@ -62,18 +62,24 @@ async function bringUp(
   }
 }
 
+/** What the demonstration is made with. */
+interface Makings {
+  readonly library: Library;
+  readonly consult: ConsultPool['consult'];
+}
+
 /** Brings the database to this version and opens the clinic; null when a newer version has been at it. */
 async function prepare(
   { db, withStartupLock, migrate }: Connection,
   config: Config,
-  library: Library,
+  { library, consult }: Makings,
 ): Promise<Prepared | null> {
   return withStartupLock(async () => {
     if (!(await bringUp(config, { db, migrate }))) return null;
     const office = await openClinicContext(db, clinicSettings(config));
     if (config.SOUNDING_DEMO === 'yes') {
       await seedPeople(db, office.id);
-      await seedDemo(db, office);
+      await seedDemo(db, office, consult);
       await seedWeather(db, office, library.places);
       return { link: null };
     }
@@ -89,11 +95,11 @@ async function prepare(
 async function prepareWhenUp(
   connection: Connection,
   settings: Config,
-  library: Library,
+  makings: Makings,
 ): Promise<Prepared> {
   for (const begun = Date.now(); ;) {
     try {
-      const prepared = await prepare(connection, settings, library);
+      const prepared = await prepare(connection, settings, makings);
       if (prepared) return prepared;
       stop(
         'A newer version of Sounding has used this database. Start that version, or set DATABASE_URL to another database.',
@@ -121,7 +127,6 @@ const library = readCheckedLibrary(resolve('knowledge'));
 if (!library.ok) stop(library.error.map(issueLine).join('\n'));
 
 const connection = connect(DATABASE_URL, (error) => log.warn({ error }, 'connection lost'));
-const { link } = await prepareWhenUp(connection, config.value, library.value);
 const pool = openConsultPool({
   worker: resolve('dist/server/consultWorker.js'),
   library: library.value,
@@ -129,6 +134,10 @@ const pool = openConsultPool({
   threads: Math.max(1, availableParallelism() - 1),
   limitMs: CONSULT_SECONDS * 1000,
   maxWaiting: 100,
+});
+const { link } = await prepareWhenUp(connection, config.value, {
+  library: library.value,
+  consult: pool.consult,
 });
 const server = createServer(
   createApp({

@@ -21,6 +21,7 @@ export function adviceContext(
     job: { sizes: [], weeksPlanted: null, winter: false, acidLoving: false },
     reported: new Set(),
     ruledOut: new Set(),
+    confirmed: new Set(),
     ...change,
   };
 }

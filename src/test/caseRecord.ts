@@ -1,3 +1,4 @@
+import { NO_CONSENT } from '../contracts/followUps.ts';
 import { NO_PLAN, type CaseRecord } from '../contracts/cases.ts';
 
 /** A case as it is just after opening, for tests. */
@@ -22,9 +23,12 @@ export const OPENED_CASE: CaseRecord = {
       knowledgeVersion: null,
       closingAnswer: null,
       outcome: null,
+      followUp: null,
+      samples: [],
       plan: NO_PLAN,
     },
   ],
   conflicts: [],
   release: null,
+  consent: NO_CONSENT,
 };

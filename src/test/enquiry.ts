@@ -12,6 +12,7 @@ export const enquiry = (words: string, change: Partial<Enquiry> = {}): Enquiry =
   approach: 'integrated',
   answers: [],
   handled: new Set(),
+  results: [],
   weather: [],
   experience: new Map(),
   ...change,

@@ -43,7 +43,7 @@ export const library = read.value;
 let consult: ConsultPool['consult'] | null = null;
 
 /** Consults in this thread; the threads of the real server are tested by themselves. */
-function consultHere(): ConsultPool['consult'] {
+export function consultHere(): ConsultPool['consult'] {
   if (consult) return consult;
   const compiled = compileLibrary(library);
   const consultant = createConsultant(compiled);

@@ -10,3 +10,6 @@ export const askedLabel = (topic: string): string => `Asks: ${topic}`;
 export function deniedLabel(label: string): string {
   return `no “${label}”`;
 }
+
+/** The label of a laboratory's result about a cause. */
+export const laboratoryLabel = (cause: string): string => `Laboratory found: ${cause}`;

@@ -15,6 +15,9 @@ export const sheetWords = {
   keepInMind: 'Keep in mind',
   doNot: 'Do not',
   callIn: 'Whom to call in',
+  sample: (number: string, kind: string) => `Sample ${number}: ${kind}`,
+  sampleTo: (laboratory: string) => `It goes to ${laboratory}.`,
+  sampleLabel: (number: string) => `Write ${number}, the plant and the day on the bag or box.`,
   expect: 'What to expect',
   lookAgain: (day: string) =>
     `Look at the plant again about ${day}. If it is worse then, or looks different from what is said here, call us.`,

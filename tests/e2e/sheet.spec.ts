@@ -50,7 +50,7 @@ test('on paper stands the sheet alone, in black on white', async ({ page }) => {
     .waitFor();
   await page.emulateMedia({ media: 'print' });
   await expect(page.locator('#root')).toBeHidden();
-  const printed = page.locator('#printed-sheet');
+  const printed = page.locator('#on-paper');
   await expect(printed).toBeVisible();
   await expect(printed).toContainText('Larkspur Quay Plant Clinic');
   await expect(printed.getByRole('article')).toHaveCSS('color', 'rgb(0, 0, 0)');

@@ -28,7 +28,7 @@ it.each([
   ['/api/cases/%ff/events', 400],
   ['/api/cases/%E0%A4%A', 400],
   ['/api/cases?after=nonsense', 422],
-  ['/api/cases/call-backs?after=2026-02-30,5e0a7d1c-0000-4000-8000-000000000001', 422],
+  ['/api/cases/due?after=2026-02-30,5e0a7d1c-0000-4000-8000-000000000001', 422],
 ])('answers %s with %d and a cure', async (path, status) => {
   const answer = await client.get(path);
   expect(answer.status).toBe(status);

@@ -56,7 +56,7 @@ const BODIES: Readonly<Record<string, () => unknown>> = {
 const READS = [
   '/api/cases',
   '/api/cases?status=closed',
-  '/api/cases/call-backs',
+  '/api/cases/due',
   '/api/cases/ID',
   '/api/cases/ID/events?after=0',
   '/api/clinic',
@@ -173,7 +173,7 @@ const oddPath = fc.oneof(
     '/api/cases?after=2026-06-13T00:00:00.000Z,nonsense',
     '/api/cases?after=9999-99-99,5e0a7d1c-0000-4000-8000-000000000001',
     '/api/cases?after[]=1&status[a]=b',
-    '/api/cases/call-backs?after=2026-02-30,5e0a7d1c-0000-4000-8000-000000000001',
+    '/api/cases/due?after=2026-02-30,5e0a7d1c-0000-4000-8000-000000000001',
     '/api/cases/ID/events?after=-1',
     '/api/cases/ID/events?after=1e99',
     '/api/cases/ID/events?after=9007199254740993',

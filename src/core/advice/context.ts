@@ -1,4 +1,4 @@
-import type { FindingId, PlantId } from '../schema/common.ts';
+import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 import type { Law } from '../schema/law.ts';
 import type { Traits } from '../schema/plant.ts';
 import type { Job } from './forSize.ts';
@@ -32,4 +32,6 @@ export interface AdviceContext {
   readonly reported: ReadonlySet<FindingId>;
   /** Findings answered as not so; what was only overheard as denied lifts no caution. */
   readonly ruledOut: ReadonlySet<FindingId>;
+  /** Causes that a laboratory found. */
+  readonly confirmed: ReadonlySet<CauseId>;
 }

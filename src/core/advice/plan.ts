@@ -333,6 +333,8 @@ function planCautions(
   const ofSteps = chosen.flatMap(({ planCautions }) => planCautions);
   // An answer about care diagnoses nothing.
   const presumptive: readonly Caution[] =
-    lead && isCareTopic(lead.cause) ? [] : [{ code: 'presumptive', channel: context.channel }];
+    lead && (isCareTopic(lead.cause) || context.confirmed.has(lead.cause.id))
+      ? []
+      : [{ code: 'presumptive', channel: context.channel }];
   return distinct([...presumptive, ...poisonous, ...ofCauses, ...ofSteps]);
 }

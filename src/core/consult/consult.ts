@@ -127,11 +127,11 @@ function wordsStanding(
 
 function rankCauses(
   network: Network,
-  { posterior, evidence: reported, wording }: Weighing,
+  { posterior, evidence: reported, wording, laboratory }: Weighing,
   experience: Experience,
   presenceOf: (cause: Cause) => Presence | null,
 ): readonly RankedCause[] {
-  const evidence = [...reported, ...wording];
+  const evidence = [...reported, ...laboratory, ...wording];
   const order = posterior.ranking.slice(0, CAUSES_SHOWN);
   return order.flatMap((i, rank) => {
     const cause = network.causes[i];
@@ -177,7 +177,7 @@ export function createConsultant(library: Compiled): Consultant {
 
 function contextOf(
   library: Compiled,
-  { today, approach, channel, country, answers }: Enquiry,
+  { today, approach, channel, country, answers, results }: Enquiry,
   job: Job,
   plant: PlantId | null,
   reports: readonly Report[],
@@ -198,6 +198,7 @@ function contextOf(
     ruledOut: new Set(
       reportsOf([], answers).flatMap(({ finding, value }) => (value ? [] : finding)),
     ),
+    confirmed: new Set(results.flatMap(({ cause, found }) => (found ? cause : []))),
   };
 }
 
@@ -243,15 +244,17 @@ function understand(library: Compiled, enquiry: Enquiry, kept: Kept): Understood
   const heard = withReport(measured, report);
   const reports = reportsOf(heard, answers);
   const stance = stanceOf(library, extracted, answers, reports, report !== null);
-  const weighing = weighAll(library, network, reports, mentionProbability(countWords(words)), {
+  const said = {
     similarity: similarityToCauses(library.descriptions(), wordsStanding(extracted, answers)),
     ...stance,
-  });
+  };
+  const silence = mentionProbability(countWords(words));
+  const weighing = weighAll(library, network, reports, silence, said, enquiry.results);
   const almanac = kept.almanacs(enquiry);
   const job = jobOf(sizes, amounts, almanac, today, acidLoving);
   const context = contextOf(library, { ...enquiry, country }, job, plant, reports, almanac);
-  const said = { amounts, sizes, extracted, heard, report, reports };
-  return { ...said, country, plant, stance, network, weighing, context };
+  const heardOf = { amounts, sizes, extracted, heard, report, reports };
+  return { ...heardOf, country, plant, stance, network, weighing, context };
 }
 
 /** What to ask next, whether to go on asking, and what that was judged by. Once settled only how much is affected is asked. */
@@ -272,7 +275,7 @@ function askNext(library: Compiled, about: Understood, answers: readonly Answer[
 function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation {
   const understood = understand(library, enquiry, kept);
   const { extracted, heard, reports, network, weighing, context, amounts, country } = understood;
-  const { posterior, evidence } = weighing;
+  const { posterior, evidence, laboratory } = weighing;
   const planned = planAdvice(library, network, posterior, context);
   const urgent = urgentIn(library, enquiry, country, kept);
   const advice = urgent === null ? planned : withheld(planned, urgent);
@@ -297,7 +300,7 @@ function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation 
     conflicts: findConflicts(library, network, reports, evidence, readTogether(heard)),
     doubts: doubtfulMeasures(enquiry.words, amounts),
     counterfactuals: counterfactualsOf(library, network, weighing, inquiry),
-    pair: pairArguments(network, posterior, evidence),
+    pair: pairArguments(network, posterior, [...evidence, ...laboratory]),
     advice,
     answers: answersTo(urgent === null ? toAnswer(extracted, isTrouble) : [], {
       library,

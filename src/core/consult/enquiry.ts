@@ -1,4 +1,5 @@
 import type { Approach, Channel } from '../advice/context.ts';
+import type { LaboratoryResult } from '../diagnosis/laboratory.ts';
 import type { Experience } from '../diagnosis/learning.ts';
 import type { FindingId, PlantId } from '../schema/common.ts';
 import type { Day } from '../timing/calendar.ts';
@@ -32,6 +33,8 @@ export interface Enquiry {
   readonly handled: ReadonlySet<string>;
   /** The clinic's confirmed cases; empty leaves the library's own idea of what is common. */
   readonly experience: Experience;
+  /** What laboratories found of this plant. */
+  readonly results: readonly LaboratoryResult[];
   /** Days observed at the place, in order; empty takes normal years. */
   readonly weather: readonly WeatherDay[];
 }

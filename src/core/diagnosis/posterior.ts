@@ -13,6 +13,7 @@ import {
 } from './network.ts';
 import { nonMentionOf, unmentioned } from './nonMention.ts';
 import { weighReports, type Weighed } from './weigh.ts';
+import { weighLaboratory, type LaboratoryResult } from './laboratory.ts';
 import { TROUBLE_PSEUDO_FINDING, weighWords, type Wording, type Words } from './textEvidence.ts';
 
 /** The outcome of weighing. */
@@ -88,6 +89,8 @@ export interface Weighing {
   readonly evidence: readonly Weighed[];
   /** What was taken from the text as a whole. */
   readonly wording: readonly Weighed[];
+  /** Results of laboratories about causes of the plant. */
+  readonly laboratory: readonly Weighed[];
 }
 
 const NO_WORDS: Words = { similarity: () => 0, asks: false, reportsTrouble: false };
@@ -102,7 +105,8 @@ function productOf([first, ...others]: readonly Wording[]): Float64Array | undef
 /**
  * Exact posterior probabilities over nothing wrong, not in the library, every cause and every pair of causes.
  * `silence` is the probability of mentioning a sign that is there, see {@link mentionProbability}; 0 leaves
- * non-mention out. `words` is the evidence of the text as a whole. A report with `sure` 0 counts as not made.
+ * non-mention out. `words` is the evidence of the text as a whole. `results` are those of laboratories. A report with
+ * `sure` 0 counts as not made.
  */
 export function weighAll(
   library: Compiled,
@@ -110,6 +114,7 @@ export function weighAll(
   reports: readonly Report[],
   silence: number,
   words: Words = NO_WORDS,
+  results: readonly LaboratoryResult[] = [],
 ): Weighing {
   const sure = reports.filter((report) => report.sure > 0);
   const evidence = weighReports(library, network, sure);
@@ -120,12 +125,13 @@ export function weighAll(
       : [];
   const wording = weighWords(network, words);
   const trouble = wording.filter(({ finding }) => finding === TROUBLE_PSEUDO_FINDING);
+  const laboratory = weighLaboratory(network, results);
   const likelihoods = [
-    ...[...evidence, ...trouble].map(({ likelihood }) => likelihood),
+    ...[...evidence, ...trouble, ...laboratory].map(({ likelihood }) => likelihood),
     ...silences,
   ];
   const logScale = multiplyAll(weights, network, likelihoods, productOf(wording));
-  return { posterior: posteriorFrom(network, weights, logScale), evidence, wording };
+  return { posterior: posteriorFrom(network, weights, logScale), evidence, wording, laboratory };
 }
 
 /** Of two columns, the first over the second; 0 where that is 0. A function of its own, as it then stays compiled. */

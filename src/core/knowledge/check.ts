@@ -54,6 +54,7 @@ function checkUnique(library: Library, report: Report): void {
     library.looks,
     library.areas,
     library.views,
+    library.sampleKinds,
     library.dangers,
     library.contacts,
   ];
@@ -182,6 +183,7 @@ function checkSources(library: Library, known: Known, report: Report): void {
     library.laws,
     library.causes,
     library.careTopics,
+    library.sampleKinds,
     library.dangers,
     library.contacts,
   ];
@@ -219,6 +221,13 @@ function checkViews(library: Library, known: Known, report: Report): void {
           id: one,
           section: 'causes, care topics and treatments',
         });
+}
+
+function checkSampleKinds(library: Library, known: Known, report: Report): void {
+  for (const { id, for: suits } of library.sampleKinds)
+    for (const one of suits.causes)
+      if (!known.causes.has(one))
+        report(id, 'for', { code: 'unknown-id', id: one, section: 'causes' });
 }
 
 function checkRates(library: Library, report: Report): void {
@@ -327,6 +336,7 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   checkSources(library, known, report);
   checkStageSources(library, known, report);
   checkViews(library, known, report);
+  checkSampleKinds(library, known, report);
   checkRates(library, report);
   checkClasses(library, report);
   checkCitations(library, report);

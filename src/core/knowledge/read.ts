@@ -12,6 +12,7 @@ import { plantSchema } from '../schema/plant.ts';
 import { areaSchema } from '../schema/range.ts';
 import { sourceSchema } from '../schema/source.ts';
 import { treatmentSchema } from '../schema/treatment.ts';
+import { sampleKindSchema } from '../schema/sampleKind.ts';
 import { viewSchema } from '../schema/view.ts';
 import { wordModelSchema, type WordModelText } from '../schema/wordModel.ts';
 import { asRead, type KnowledgeIssue, type LibraryFault } from './faults.ts';
@@ -33,6 +34,7 @@ const SECTIONS = {
   care: careTopicSchema,
   treatments: treatmentSchema,
   views: viewSchema,
+  samples: sampleKindSchema,
   places: placeSchema,
   areas: areaSchema,
   law: lawSchema,
@@ -171,6 +173,7 @@ export function readLibrary(
     careTopics: readSection('care', SECTIONS.care, input, issues, files),
     treatments: readSection('treatments', SECTIONS.treatments, input, issues, files),
     views: readSection('views', SECTIONS.views, input, issues, files),
+    sampleKinds: readSection('samples', SECTIONS.samples, input, issues, files),
     places: readSection('places', SECTIONS.places, input, issues, files),
     areas: readSection('areas', SECTIONS.areas, input, issues, files),
     laws: readSection('law', SECTIONS.law, input, issues, files),

@@ -23,6 +23,7 @@ import type { Place } from '../schema/place.ts';
 import type { Plant } from '../schema/plant.ts';
 import { presenceIn, type Presence } from '../schema/range.ts';
 import type { Treatment } from '../schema/treatment.ts';
+import type { SampleKind } from '../schema/sampleKind.ts';
 import type { View } from '../schema/view.ts';
 import { once } from '../util/memoize.ts';
 import { shownBy, strengthsOf, type ShownBy, type Strengths } from '../knowledge/strengths.ts';
@@ -41,6 +42,7 @@ export interface Compiled {
   readonly causes: ReadonlyMap<CauseId, Cause>;
   readonly treatments: ReadonlyMap<TreatmentId, Treatment>;
   readonly views: readonly View[];
+  readonly sampleKinds: readonly SampleKind[];
   readonly places: readonly Place[];
   readonly taxonomy: Taxonomy;
   readonly plantNames: PlantNames;
@@ -173,6 +175,7 @@ export function compileLibrary(library: Library): Compiled {
     causes: byId<CauseId, Cause>(allCauses),
     treatments,
     views: library.views,
+    sampleKinds: library.sampleKinds,
     places: library.places,
     taxonomy,
     plantNames: buildPlantNames(library.plants),

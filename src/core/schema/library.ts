@@ -6,6 +6,7 @@ import type { Look } from './look.ts';
 import type { Place } from './place.ts';
 import type { Plant } from './plant.ts';
 import type { Area } from './range.ts';
+import type { SampleKind } from './sampleKind.ts';
 import type { Source } from './source.ts';
 import type { Treatment } from './treatment.ts';
 import type { View } from './view.ts';
@@ -27,6 +28,7 @@ export interface Library {
   readonly careTopics: readonly CareTopic[];
   readonly treatments: readonly Treatment[];
   readonly views: readonly View[];
+  readonly sampleKinds: readonly SampleKind[];
   readonly places: readonly Place[];
   readonly areas: readonly Area[];
   readonly laws: readonly Law[];

@@ -54,6 +54,12 @@ export function parseDay(text: string): Result<Day, DayProblem> {
   return isoDay(day) === text ? ok(day) : fail('no-such-day');
 }
 
+/** The ISO date `days` later (earlier when negative); a text that is no day stays as it is. */
+export function shiftDay(isoDate: string, days: number): string {
+  const day = parseDay(isoDate);
+  return day.ok ? isoDay(addDays(day.value, days)) : isoDate;
+}
+
 const MONTH_STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334] as const;
 
 /**

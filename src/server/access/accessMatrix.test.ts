@@ -30,7 +30,8 @@ const MAY: Readonly<Record<string, readonly Role[] | typeof OPEN>> = {
   'get /casebook/people': EVERYBODY,
   'get /cases': EVERYBODY,
   'post /cases': WRITE,
-  'get /cases/call-backs': EVERYBODY,
+  'get /casebook/learned': EVERYBODY,
+  'get /cases/due': EVERYBODY,
   'get /cases/{id}': EVERYBODY,
   'get /cases/{id}/events': EVERYBODY,
   'post /cases/{id}/events': WRITE,
@@ -155,7 +156,7 @@ describe('a coordinator of another clinic', () => {
 
   it('finds none of ours in its lists', async () => {
     await ours().post('/api/clinic/learning').send({ learning: true });
-    for (const path of ['/cases', '/cases?status=closed', '/cases/call-backs', '/casebook'])
+    for (const path of ['/cases', '/cases?status=closed', '/cases/due', '/casebook'])
       expect((await ask(stranger, 'get', path)).body.cases).toEqual([]);
     expect((await ask(stranger, 'get', '/clinic/phrases')).body.phrases).toEqual([]);
     expect((await ask(stranger, 'get', '/clinic/experience')).body.seen).toEqual([]);

@@ -9,6 +9,7 @@ import {
   type CasebookPeople,
   type CasebookQuery,
 } from '../../contracts/casebook.ts';
+import { learnedQuerySchema, type Learned } from '../../contracts/learned.ts';
 import { problemFrom, type Problem } from '../../contracts/problem.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
 import { actorOf, FORBIDDEN, guarded, SIGNED_OUT, type Actor, type Door } from '../access/guard.ts';
@@ -19,6 +20,7 @@ import { caseSearch, people } from '../db/schema.ts';
 import { sendProblem } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
 import { csvLines, exportedCases, jsonLines, MAX_WORKBOOK_ROWS, workbook } from './export.ts';
+import { readLearned } from './learned.ts';
 import { conditionOf, searchCases } from './search.ts';
 
 const NO_FORMAT: Problem = {
@@ -53,6 +55,13 @@ async function findPage(db: Database, request: Request, { office }: Actor): Prom
     ({ openedAt }) => openedAt,
   );
   return { body: page };
+}
+
+async function learned(db: Database, { query }: Request, actor: Actor): Promise<Reply> {
+  const asked = learnedQuerySchema.safeParse(query);
+  if (!asked.success) return { problem: problemFrom(asked.error) };
+  const body: Learned = await readLearned(db, actor, asked.data);
+  return { body };
 }
 
 /** Those who worked on a case of the clinic, by name. */
@@ -128,6 +137,7 @@ export function casebookRoutes(door: Door): Router {
       body: await findPeople(db, clinicId),
     })),
   );
+  routes.get('/learned', guarded(door, 'cases.read', learned));
   routes.get('/export', exporting(door));
   return routes;
 }

@@ -11,7 +11,7 @@ import {
   type SQL,
 } from 'drizzle-orm';
 import type { CasebookLine, CasebookQuery } from '../../contracts/casebook.ts';
-import { addDays, isoDay, parseDay } from '../../core/timing/calendar.ts';
+import { shiftDay } from '../../core/timing/calendar.ts';
 import { listByIds, type PageQuery } from '../cases/queries.ts';
 import { searchWords } from '../cases/searchWords.ts';
 import type { Queries } from '../db/connect.ts';
@@ -44,11 +44,6 @@ function waysOf(text: string): readonly SQL[] {
 const beginning = (isoDate: string, longitude: number): Date =>
   new Date(new Date(`${isoDate}T00:00:00Z`).getTime() - (longitude / 15) * 3_600_000);
 
-function dayAfter(isoDate: string): string {
-  const day = parseDay(isoDate);
-  return day.ok ? isoDay(addDays(day.value, 1)) : isoDate;
-}
-
 /** What the database is asked for: cases that it narrows to and that are found in one of the ways, if there are any. */
 export interface Condition {
   readonly narrowed: SQL | undefined;
@@ -71,7 +66,7 @@ export function conditionOf(
     from === undefined ? undefined : gte(caseSearch.openedAt, beginning(from, clinic.place.lon)),
     to === undefined
       ? undefined
-      : lt(caseSearch.openedAt, beginning(dayAfter(to), clinic.place.lon)),
+      : lt(caseSearch.openedAt, beginning(shiftDay(to, 1), clinic.place.lon)),
   );
   return { narrowed, ways: text === '' ? [] : waysOf(text) };
 }

@@ -23,7 +23,7 @@ beforeAll(async () => {
     const plant = { ...emptyPlant('plant-1', '2026-06-13', office.place), words: 'rust' };
     await insertCase(db, office.id, { id: randomUUID(), channel: 'phone', openedAt, plant }, null);
   }
-  await db.update(cases).set({ callBackOn: '2026-06-20' });
+  await db.update(cases).set({ dueOn: '2026-06-20', dueWhy: 'call-back' });
 }, 60_000);
 
 async function allPages(path: string): Promise<CaseSummary[]> {
@@ -39,7 +39,7 @@ async function allPages(path: string): Promise<CaseSummary[]> {
   throw new Error('the pages do not end');
 }
 
-it.each(['/api/cases', '/api/cases/call-backs', '/api/casebook', '/api/casebook?words=rust'])(
+it.each(['/api/cases', '/api/cases/due', '/api/casebook', '/api/casebook?words=rust'])(
   '%s gives every case once, page by page',
   async (path) => {
     const lines = await allPages(path);

@@ -1,6 +1,20 @@
-import { and, asc, desc, eq, gt, inArray, isNotNull, ne, sql, type SQL } from 'drizzle-orm';
+import {
+  and,
+  asc,
+  desc,
+  eq,
+  gt,
+  gte,
+  inArray,
+  isNotNull,
+  lte,
+  ne,
+  sql,
+  type SQL,
+} from 'drizzle-orm';
 import type { ReleaseState } from '../../contracts/access.ts';
 import type { StoredEvent } from '../../contracts/caseEvents.ts';
+import { dueOf, lookAgainOf } from '../../contracts/dues.ts';
 import type { CasePlant, CaseRecord, CaseSummary } from '../../contracts/cases.ts';
 import type { Queries } from '../db/connect.ts';
 import { caseEvents, casePlants, cases, enquirers, observations } from '../db/schema.ts';
@@ -55,7 +69,9 @@ const SUMMARY = {
   status: cases.status,
   channel: cases.channel,
   openedAt: cases.openedAt,
-  callBackOn: cases.callBackOn,
+  dueOn: cases.dueOn,
+  dueWhy: cases.dueWhy,
+  lookAgainOn: cases.lookAgainOn,
   enquirer: enquirers.name,
   words: sql<string>`left(${casePlants.words}, ${SUMMARY_CHARACTERS})`,
   plant: casePlants.plant,
@@ -75,8 +91,9 @@ async function readSummaries(
     .where(where)
     .orderBy(...order)
     .limit(limit);
-  return rows.map((row) => ({
+  return rows.map(({ dueOn, dueWhy, ...row }) => ({
     ...row,
+    due: dueOn === null || dueWhy === null ? null : { on: dueOn, why: dueWhy },
     openedAt: row.openedAt.toISOString(),
     enquirer: row.enquirer ?? '',
   }));
@@ -111,8 +128,8 @@ export function listByIds(db: Queries, ids: string[]): Promise<CaseSummary[]> {
   });
 }
 
-/** Call-backs of cases that are not closed, the most overdue first. */
-export function listCallBacks(
+/** Cases for which something is to be done on a day, closed or not, the most overdue first. */
+export function listDue(
   db: Queries,
   clinicId: number,
   { limit, after }: PageQuery,
@@ -120,13 +137,34 @@ export function listCallBacks(
   return readSummaries(db, {
     where: and(
       eq(cases.clinicId, clinicId),
-      isNotNull(cases.callBackOn),
-      ne(cases.status, 'closed'),
+      isNotNull(cases.dueOn),
       after
-        ? sql`(${cases.callBackOn}, ${cases.id}) > (${after.value}::date, ${after.id}::uuid)`
+        ? sql`(${cases.dueOn}, ${cases.id}) > (${after.value}::date, ${after.id}::uuid)`
         : undefined,
     ),
-    order: [asc(cases.callBackOn), asc(cases.id)],
+    order: [asc(cases.dueOn), asc(cases.id)],
+    limit,
+  });
+}
+
+/**
+ * Closed cases whose advice said to look again between two days and that nobody has heard of since, the earliest first.
+ */
+export function listLookAgain(
+  db: Queries,
+  clinicId: number,
+  { from, to }: { readonly from: string; readonly to: string },
+  { limit, after }: PageQuery,
+): Promise<CaseSummary[]> {
+  const look = cases.lookAgainOn;
+  return readSummaries(db, {
+    where: and(
+      eq(cases.clinicId, clinicId),
+      gte(look, from),
+      lte(look, to),
+      after ? sql`(${look}, ${cases.id}) > (${after.value}::date, ${after.id}::uuid)` : undefined,
+    ),
+    order: [asc(look), asc(cases.id)],
     limit,
   });
 }
@@ -200,11 +238,19 @@ export async function saveCase(
   after: CaseRecord,
   { clinicId, personId }: { readonly clinicId: number; readonly personId: string | null },
 ): Promise<void> {
-  const { id, status, channel, callBackOn, version, conflicts, release } = after;
+  const { id, status, channel, callBackOn, version, conflicts, release, consent } = after;
+  const due = dueOf(after);
+  const isClosing = status === 'closed' && before.status !== 'closed';
   if (after.enquirer !== before.enquirer) await saveEnquirer(db, after, clinicId);
   await db
     .update(cases)
-    .set({ status, channel, callBackOn, version, conflicts, release })
+    .set({
+      ...{ status, channel, callBackOn, version, conflicts, release, consent },
+      dueOn: due?.on ?? null,
+      dueWhy: due?.why ?? null,
+      lookAgainOn: lookAgainOf(after),
+      ...(isClosing ? { closedBy: personId } : {}),
+    })
     .where(eq(cases.id, id));
   for (const [position, plant] of after.plants.entries()) {
     const known = before.plants.find((one) => one.id === plant.id);

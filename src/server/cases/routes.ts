@@ -4,11 +4,12 @@ import { appendEventsSchema } from '../../contracts/caseEvents.ts';
 import { forgetSchema } from '../../contracts/forgetting.ts';
 import { openCaseSchema } from '../../contracts/cases.ts';
 import type { Problem } from '../../contracts/problem.ts';
+import { shiftDay } from '../../core/timing/calendar.ts';
 import { guarded, type Door } from '../access/guard.ts';
 import { forgetCase } from './forget.ts';
 import { readBody } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
-import { listCallBacks, listCases, type PageQuery } from './queries.ts';
+import { listCases, listDue, listLookAgain, type PageQuery } from './queries.ts';
 import { NO_KEY, pageKeyOf, readPage } from './pageKey.ts';
 import { append, changesSince, findCase, openCase, type CaseProblem } from './service.ts';
 
@@ -24,6 +25,9 @@ const ID_TAKEN: Problem = {
   message: 'A case of this id is kept already, and not by this clinic.',
   cure: 'Give the case an id of its own.',
 };
+
+/** Whoever was not asked for so long how it went is no longer asked. */
+const ASKED_FOR_DAYS = 30;
 
 const isUuid = (id: unknown): id is string => z.uuid().safeParse(id).success;
 const idOf = ({ params }: Request): string | null => (isUuid(params.id) ? params.id : null);
@@ -67,12 +71,23 @@ export function caseRoutes(door: Door): Router {
   );
 
   routes.get(
-    '/call-backs',
+    '/due',
     guarded(door, 'cases.read', async (db, request, { clinicId }): Promise<Reply> => {
       const after = pageKeyOf(request);
       if (after === undefined) return { problem: NO_KEY };
-      const list = (query: PageQuery) => listCallBacks(db, clinicId, query);
-      return { body: await readPage(list, after, ({ callBackOn }) => callBackOn ?? '') };
+      const list = (query: PageQuery) => listDue(db, clinicId, query);
+      return { body: await readPage(list, after, ({ due }) => due?.on ?? '') };
+    }),
+  );
+
+  routes.get(
+    '/look-again',
+    guarded(door, 'cases.read', async (db, request, { clinicId, office }): Promise<Reply> => {
+      const after = pageKeyOf(request);
+      if (after === undefined) return { problem: NO_KEY };
+      const days = { from: shiftDay(office.today(), -ASKED_FOR_DAYS), to: office.today() };
+      const list = (query: PageQuery) => listLookAgain(db, clinicId, days, query);
+      return { body: await readPage(list, after, ({ lookAgainOn }) => lookAgainOn ?? '') };
     }),
   );
 

@@ -6,6 +6,8 @@ import {
   type StoredAnswer,
   type StoredOutcome,
 } from '../../contracts/cases.ts';
+import { NO_CONSENT } from '../../contracts/followUps.ts';
+import { saidAndTrue } from '../../contracts/saidAndTrue.ts';
 import type { casePlants, cases, enquirers, observations } from '../db/schema.ts';
 
 type ObservationRow = InferSelectModel<typeof observations>;
@@ -43,6 +45,8 @@ function toPlant(row: PlantRow, all: readonly ObservationRow[]): CasePlant {
     knowledgeVersion,
     closingAnswer,
     outcome: toOutcome(row),
+    followUp: row.followUp,
+    samples: row.samples,
     // Plans that were saved before a field came stay readable.
     plan: { ...NO_PLAN, ...row.plan },
   };
@@ -62,6 +66,7 @@ export function toRecord({ head, enquirer, plants, observations: all }: CaseRows
     plants: plants.map((row) => toPlant(row, all)),
     conflicts: head.conflicts,
     release: head.release,
+    consent: head.consent ?? NO_CONSENT,
   };
 }
 
@@ -85,6 +90,9 @@ export function plantRow(caseId: string, plant: CasePlant, position: number): Pl
     outcomeCause: outcome?.cause ?? null,
     outcomeConfirmed: outcome?.confirmed ?? null,
     outcomeOn: outcome?.on ?? null,
+    followUp: plant.followUp,
+    samples: plant.samples,
+    ...saidAndTrue(plant),
     plan,
   };
 }

@@ -21,7 +21,9 @@ import {
 import { CONFIRMATIONS } from '../../core/diagnosis/learning.ts';
 import type { LoggedEvent } from '../../contracts/caseEvents.ts';
 import { ROLES } from '../../contracts/access.ts';
-import type { CasePlan, Conflict, Release } from '../../contracts/cases.ts';
+import { DUES, type CasePlan, type Conflict, type Release } from '../../contracts/cases.ts';
+import type { Consent, FollowUp } from '../../contracts/followUps.ts';
+import type { Sample } from '../../contracts/samples.ts';
 
 export const clinics = pgTable('clinics', {
   id: serial().primaryKey(),
@@ -145,6 +147,15 @@ export const cases = pgTable(
     conflicts: jsonb().$type<Conflict[]>().notNull().default([]),
     /** Where the release of a trainee's advice stands; null while nobody asked for one. */
     release: jsonb().$type<Release>(),
+    /** What the enquirer agreed to; null while they were not asked. */
+    consent: jsonb().$type<Consent>(),
+    /** When something is to be done for it and why, as the record says it; null where nothing is. */
+    dueOn: date('due_on'),
+    dueWhy: text('due_why', { enum: DUES }),
+    /** When the advice said to look again, while nobody has heard how it went. */
+    lookAgainOn: date('look_again_on'),
+    /** Who closed it last; null while nobody did. */
+    closedBy: uuid('closed_by'),
   },
   (table) => [
     // As queries write it: without a word nulls come first, and the index serves no other order.
@@ -153,9 +164,12 @@ export const cases = pgTable(
       table.openedAt.desc().nullsFirst(),
       table.id.desc().nullsFirst(),
     ),
-    index('cases_by_call_back')
-      .on(table.clinicId, table.callBackOn, table.id)
-      .where(sql`call_back_on is not null`),
+    index('cases_by_due')
+      .on(table.clinicId, table.dueOn, table.id)
+      .where(sql`due_on is not null`),
+    index('cases_by_look_again')
+      .on(table.clinicId, table.lookAgainOn, table.id)
+      .where(sql`look_again_on is not null`),
   ],
 );
 
@@ -180,10 +194,22 @@ export const casePlants = pgTable(
     outcomeCause: text('outcome_cause'),
     outcomeConfirmed: text('outcome_confirmed', { enum: CONFIRMATIONS }),
     outcomeOn: date('outcome_on'),
+    /** What was heard after the advice; null before. */
+    followUp: jsonb('follow_up').$type<FollowUp>(),
+    samples: jsonb().$type<Sample[]>().notNull().default([]),
+    /** What stood first when the case was closed and how surely, and where in the ranking the truth stood. */
+    saidCause: text('said_cause'),
+    saidShare: real('said_share'),
+    outcomeRank: integer('outcome_rank'),
     /** Harvest, labels, what was done and the dates that were told; null until something is known. */
     plan: jsonb().$type<CasePlan>(),
   },
-  (table) => [primaryKey({ columns: [table.caseId, table.id] })],
+  (table) => [
+    primaryKey({ columns: [table.caseId, table.id] }),
+    index('case_plants_by_outcome')
+      .on(table.outcomeOn, table.caseId)
+      .where(sql`outcome_cause is not null`),
+  ],
 );
 
 export const observations = pgTable(

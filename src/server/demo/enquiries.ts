@@ -1,4 +1,6 @@
-import type { CaseStatus, StoredAnswer } from '../../contracts/cases.ts';
+import type { CaseStatus, StoredAnswer, StoredOutcome } from '../../contracts/cases.ts';
+import type { Consent, FollowUp } from '../../contracts/followUps.ts';
+import type { Sample } from '../../contracts/samples.ts';
 
 /** One invented enquiry of the demonstration. */
 export interface DemoEnquiry {
@@ -10,9 +12,19 @@ export interface DemoEnquiry {
   readonly callBackOn: string | null;
   readonly words: string;
   readonly answers?: readonly Omit<StoredAnswer, 'id'>[];
+  readonly consent?: Consent;
+  readonly samples?: readonly Sample[];
+  readonly outcome?: StoredOutcome;
+  readonly followUp?: FollowUp;
+  /** Who worked on it: the place in the list of the people of the demonstration; nobody where absent. */
+  readonly by?: number;
 }
 
 const id = (n: number): string => `5e0a7d1c-0000-4000-8000-${String(n).padStart(12, '0')}`;
+
+/** An id that makes its own number on the label. */
+const sampleId = (n: number): string =>
+  `7a1e5c0d-0000-4000-8000-0000${(n * 26_417).toString(16).padStart(8, '0')}`;
 
 /** Enquiries at the Larkspur Quay Plant Clinic on and before Saturday 13 June 2026. All people are invented. */
 export const DEMO_ENQUIRIES: readonly DemoEnquiry[] = [
@@ -43,6 +55,21 @@ export const DEMO_ENQUIRIES: readonly DemoEnquiry[] = [
     openedAt: '2026-06-13T13:32:00Z',
     enquirer: { name: 'Merle Ostrander', contact: '' },
     callBackOn: null,
+    by: 1,
+    consent: { callBack: true, photographs: null },
+    samples: [
+      {
+        id: sampleId(3),
+        kind: 'needled-twigs',
+        suspects: ['cytospora-canker', 'spruce-rhizosphaera'],
+        askedOn: '2026-06-13',
+        sentOn: null,
+        laboratory: '',
+        dueOn: null,
+        cost: null,
+        result: null,
+      },
+    ],
     words:
       'Blue spruce, about twenty feet. The bottom branches are dying one by one and it is moving up.',
   },
@@ -104,6 +131,20 @@ export const DEMO_ENQUIRIES: readonly DemoEnquiry[] = [
     openedAt: '2026-06-13T09:15:00Z',
     enquirer: { name: 'Corin Ashdown', contact: 'by letter' },
     callBackOn: null,
+    by: 2,
+    samples: [
+      {
+        id: sampleId(9),
+        kind: 'leaves-with-margin',
+        suspects: ['apple-scab'],
+        askedOn: '2026-05-28',
+        sentOn: '2026-05-29',
+        laboratory: 'Plant laboratory of Tern County',
+        dueOn: '2026-06-12',
+        cost: 20,
+        result: null,
+      },
+    ],
     words:
       'The apple trees have olive brown velvety spots on the leaves after all the rain in May and some of the leaves are falling already. What should I spray now?',
   },

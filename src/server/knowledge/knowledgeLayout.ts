@@ -19,6 +19,7 @@ const FILE_FIELD: Readonly<Record<string, string | null>> = {
   places: null,
   groups: null,
   views: null,
+  samples: null,
   sources: null,
   dangers: null,
   contacts: null,

@@ -24,12 +24,13 @@ import {
 } from '../../contracts/cases.ts';
 import {
   casebookPageSchema,
-  casebookParams,
+  queryParams,
   casebookPeopleSchema,
   type CasebookPage,
   type CasebookPeople,
   type CasebookQuery,
 } from '../../contracts/casebook.ts';
+import { learnedSchema, type Learned, type LearnedQuery } from '../../contracts/learned.ts';
 import type { Forgetting } from '../../contracts/forgetting.ts';
 import {
   importedSchema,
@@ -61,11 +62,13 @@ export interface Api {
   readonly weather: () => Promise<Result<ClinicWeather, Problem>>;
   readonly importWeather: (csv: string) => Promise<Result<ImportedWeather, Problem>>;
   readonly cases: (closed: boolean, after: string | null) => Promise<Result<CasePage, Problem>>;
-  readonly callBacks: (after: string | null) => Promise<Result<CasePage, Problem>>;
+  readonly due: (after: string | null) => Promise<Result<CasePage, Problem>>;
+  readonly lookAgain: (after: string | null) => Promise<Result<CasePage, Problem>>;
   readonly casebook: (
     query: CasebookQuery,
     after: string | null,
   ) => Promise<Result<CasebookPage, Problem>>;
+  readonly learned: (query: LearnedQuery) => Promise<Result<Learned, Problem>>;
   readonly casebookPeople: () => Promise<Result<CasebookPeople, Problem>>;
   /** Takes personal data out of a case. */
   readonly forget: (id: string, how: Forgetting) => Promise<Result<CaseRecord, Problem>>;
@@ -99,9 +102,11 @@ export function createApi(server = '', headers: Readonly<Record<string, string>>
     importWeather: (csv) => ask(importedSchema, '/weather', { csv }),
     cases: (closed, after) =>
       ask(casePageSchema, withAfter(closed ? '/cases?status=closed' : '/cases', after)),
-    callBacks: (after) => ask(casePageSchema, withAfter('/cases/call-backs', after)),
+    due: (after) => ask(casePageSchema, withAfter('/cases/due', after)),
+    lookAgain: (after) => ask(casePageSchema, withAfter('/cases/look-again', after)),
     casebook: (query, after) =>
-      ask(casebookPageSchema, withAfter(`/casebook?${casebookParams(query)}`, after)),
+      ask(casebookPageSchema, withAfter(`/casebook?${queryParams(query)}`, after)),
+    learned: (query) => ask(learnedSchema, `/casebook/learned?${queryParams(query)}`),
     casebookPeople: () => ask(casebookPeopleSchema, '/casebook/people'),
     forget: (id, how) => ask(caseAnswer, `/cases/${id}/forget`, { how }),
     changeClinic: (change) => ask(clinicSchema, '/clinic/settings', change),

@@ -128,6 +128,33 @@ export function WholeNumber({ label, value, least, most, onChange }: WholeNumber
   );
 }
 
+const AmountRow = styled(NumberField)`
+  display: block;
+`;
+
+interface AmountFieldProps {
+  readonly label: string;
+  readonly value: number | null;
+  readonly most: number;
+  readonly onChange: (value: number | null) => void;
+}
+
+/** A sum of money, in whatever money the clinic counts in; it may be left empty. */
+export function AmountField({ label, value, most, onChange }: AmountFieldProps) {
+  return (
+    <AmountRow
+      value={value ?? NaN}
+      minValue={0}
+      maxValue={most}
+      formatOptions={{ maximumFractionDigits: 2 }}
+      onChange={(next) => onChange(Number.isNaN(next) ? null : next)}
+    >
+      <FieldLabel>{label}</FieldLabel>
+      <TextBox />
+    </AmountRow>
+  );
+}
+
 const Choice = styled(RadioButton)`
   display: block;
   padding: 5px 8px;

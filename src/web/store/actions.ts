@@ -8,6 +8,7 @@ import {
   deskFailed,
   experienceRead,
   firstPageRead,
+  LISTS,
   nextPageRead,
   openingSet,
   weatherRead,
@@ -20,7 +21,14 @@ function readList(
   closed: boolean,
   after: string | null,
 ): Promise<Result<CasePage, Problem>> {
-  return list === 'queue' ? api.cases(closed, after) : api.callBacks(after);
+  switch (list) {
+    case 'queue':
+      return api.cases(closed, after);
+    case 'due':
+      return api.due(after);
+    case 'lookAgain':
+      return api.lookAgain(after);
+  }
 }
 
 /** Reads the clinic. */
@@ -32,9 +40,8 @@ export async function loadClinic(dispatch: Dispatch): Promise<void> {
 
 /** Reads the first pages of the Desk; what was read before stays while the server is away. */
 export async function loadDesk(store: Store, closed: boolean): Promise<void> {
-  const lists = ['queue', 'callBacks'] as const;
   await Promise.all(
-    lists.map(async (list) => {
+    LISTS.map(async (list) => {
       const page = await readList(list, closed, null);
       // The other list may have been asked for meanwhile.
       if (store.getState().desk.closedShown !== closed) return;

@@ -10,14 +10,16 @@ export interface LineList {
   readonly next: string | null;
 }
 
-/** The two lists of the Desk. */
-export type ListName = 'queue' | 'callBacks';
+/** The lists of the Desk. */
+export const LISTS = ['queue', 'due', 'lookAgain'] as const;
+export type ListName = (typeof LISTS)[number];
 
 interface DeskState {
   readonly clinic: Clinic | null;
   /** Null until they are read. */
   readonly queue: LineList | null;
-  readonly callBacks: LineList | null;
+  readonly due: LineList | null;
+  readonly lookAgain: LineList | null;
   /** When the lists were last read, ISO 8601; they are shown as of then while the server is away. */
   readonly readAt: string | null;
   /** What the clinic has learned from its confirmed cases; null until it is read. */
@@ -33,7 +35,8 @@ interface DeskState {
 const initialState: DeskState = {
   clinic: null,
   queue: null,
-  callBacks: null,
+  due: null,
+  lookAgain: null,
   readAt: null,
   experience: null,
   weather: null,

@@ -62,6 +62,7 @@ export const caseTexts = {
   approach: 'Approach',
   answer: 'Answer',
   whatItProvedToBe: 'What it proved to be',
+  consent: 'What they agreed to',
   harvest: 'Harvest',
   label: 'Label',
   daySeen: 'Day seen',

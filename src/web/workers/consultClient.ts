@@ -6,7 +6,7 @@ import type { Problem } from '../../contracts/problem.ts';
 import { fail, type Result } from '../../core/util/result.ts';
 import type { PlanSchedule } from '../../core/advice/planSchedule.ts';
 import { fetchLibrary } from '../api/fetchLibrary.ts';
-import type { FromWorker, PlantChoice, ToWorker } from './messages.ts';
+import type { FromWorker, NamedChoice, ToWorker } from './messages.ts';
 
 type Answer = Result<ConsultResponse, Problem>;
 type Judged = Result<LabelAnswer, Problem>;
@@ -34,14 +34,14 @@ type Waiting = (result: Result<never, Problem>) => void;
 /** The consultant in its worker. The library is fetched at the first question; a worker that fails or hangs is replaced. */
 class ConsultClient {
   #worker: Worker | null = null;
-  #ready: Promise<readonly PlantChoice[]> | null = null;
+  #ready: Promise<readonly NamedChoice[]> | null = null;
   readonly #answers = new Map<number, (answer: Answer) => void>();
   readonly #judged = new Map<number, (judged: Judged) => void>();
   readonly #schedules = new Map<number, (schedule: Scheduled) => void>();
   #next = 1;
 
   /** Plants of the library, once it is loaded. */
-  plants(): Promise<readonly PlantChoice[]> {
+  plants(): Promise<readonly NamedChoice[]> {
     this.#ready ??= this.#start().catch((error: unknown) => {
       this.#end();
       throw error;
@@ -115,7 +115,7 @@ class ConsultClient {
     for (const give of waiting) give(fail(FAILED));
   }
 
-  async #start(): Promise<readonly PlantChoice[]> {
+  async #start(): Promise<readonly NamedChoice[]> {
     const library = await fetchLibrary();
     const worker = new Worker(new URL('./consult.worker.ts', import.meta.url), { type: 'module' });
     this.#worker = worker;

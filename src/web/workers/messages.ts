@@ -6,8 +6,8 @@ import type { Library } from '../../core/schema/library.ts';
 import type { Result } from '../../core/util/result.ts';
 import type { PlanSchedule } from '../../core/advice/planSchedule.ts';
 
-/** A plant to choose from. */
-export interface PlantChoice {
+/** Something of the library to choose by its name: a plant, or a cause. */
+export interface NamedChoice {
   readonly id: string;
   readonly name: string;
   readonly scientific: string | null;
@@ -24,7 +24,7 @@ export type ToWorker =
 
 /** What the worker tells the page. */
 export type FromWorker =
-  | { readonly kind: 'ready'; readonly plants: readonly PlantChoice[] }
+  | { readonly kind: 'ready'; readonly plants: readonly NamedChoice[] }
   | {
       readonly kind: 'answer';
       readonly id: number;

@@ -1,6 +1,7 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { labelTexts } from '../../texts/labelTexts.ts';
+import { sampleTexts } from '../../texts/sampleTexts.ts';
 import { sheetTexts } from '../../texts/sheetTexts.ts';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
@@ -60,11 +61,12 @@ interface AdvicePanelProps {
   readonly onLabel: () => void;
   readonly onDates: () => void;
   readonly onSheet: () => void;
+  readonly onSamples: () => void;
 }
 
 /** The advice so far: a sentence to say aloud, dated steps, cautions, and what not to do. */
 export function AdvicePanel(props: AdvicePanelProps) {
-  const { answer, plant, closed, onLabel, onDates, onSheet } = props;
+  const { answer, plant, closed, onLabel, onDates, onSheet, onSamples } = props;
   if (!answer) return null;
   if (answer.urgent) return <Notice>{caseTexts.adviceWaits}</Notice>;
   const { verdict, headline, answers, steps, cautions, refer, notDoing, differ, lookAgain } =
@@ -82,6 +84,10 @@ export function AdvicePanel(props: AdvicePanelProps) {
         </Button>
         <Button kind="quiet" onPress={onSheet}>
           {sheetTexts.sheet} <Key>Alt L</Key>
+        </Button>
+        <Button kind="quiet" onPress={onSamples}>
+          {sampleTexts.samples}
+          {plant.samples.length > 0 && ` (${plant.samples.length})`} <Key>Alt M</Key>
         </Button>
       </ColumnTitle>
       <Headline>{headline}</Headline>

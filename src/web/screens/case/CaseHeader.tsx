@@ -17,7 +17,8 @@ import { Chip } from '../../kit/Chip.tsx';
 import { DateField } from '../../kit/DateField.tsx';
 import { Choices, Field } from '../../kit/fields.tsx';
 import { Clock } from './Clock.tsx';
-import { PlantChooser } from '../../plants/PlantChooser.tsx';
+import { ConsentFields } from './follow/ConsentFields.tsx';
+import { PlantChooser } from '../../choosers/PlantChooser.tsx';
 import { useRecordEvent } from './common/useCase.ts';
 
 const Bar = styled.div`
@@ -80,6 +81,7 @@ function EnquirerChip({ record }: { readonly record: CaseRecord }) {
             max={MAX_CONTACT}
             onChange={(to) => happen({ kind: 'enquirer-set', contact: to })}
           />
+          <ConsentFields record={record} />
         </>
       )}
     </Chip>

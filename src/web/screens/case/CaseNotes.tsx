@@ -1,5 +1,7 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
+import { followTexts } from '../../texts/followTexts.ts';
+import { sampleTexts } from '../../texts/sampleTexts.ts';
 import { styled } from 'styled-components';
 import type { CaseRecord, Conflict } from '../../../contracts/cases.ts';
 import { Button } from '../../kit/Button.tsx';
@@ -50,6 +52,9 @@ const FIELD_WORDS: Readonly<Record<Conflict['field'], string>> = {
   contact: caseTexts.howToReachThem,
   'call-back': commonTexts.callBack,
   status: commonTexts.state,
+  'follow-up': followTexts.went,
+  sample: sampleTexts.samples,
+  consent: caseTexts.consent,
 };
 
 const shown = (value: string): string =>

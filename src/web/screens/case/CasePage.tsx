@@ -1,5 +1,7 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
+import { followTexts } from '../../texts/followTexts.ts';
+import { sampleTexts } from '../../texts/sampleTexts.ts';
 import { labelTexts } from '../../texts/labelTexts.ts';
 import { entryTexts } from '../../texts/entryTexts.ts';
 import { sheetTexts } from '../../texts/sheetTexts.ts';
@@ -31,6 +33,8 @@ import { KeysDialog } from './KeysDialog.tsx';
 import { Column, Columns } from './common/layout.ts';
 import { LabelPanel } from './label/LabelPanel.tsx';
 import { PlantTabs } from './PlantTabs.tsx';
+import { FollowPanel } from './follow/FollowPanel.tsx';
+import { SamplePanel } from './samples/SamplePanel.tsx';
 import { SheetPanel } from './sheet/SheetPanel.tsx';
 import { ReleaseBar } from './ReleaseBar.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
@@ -122,6 +126,9 @@ export function CasePage() {
   );
 }
 
+/** What can stand in place of the causes and the plan. */
+type Beside = 'dates' | 'sheet' | 'label' | 'samples' | 'follow';
+
 interface OpenCaseProps {
   readonly record: CaseRecord;
   readonly plant: CasePlant;
@@ -134,9 +141,8 @@ function OpenCase({ record, plant }: OpenCaseProps) {
   const happen = useRecordEvent();
   const writes = useCan('cases.write');
   const [keysShown, setKeysShown] = useState(false);
-  const [beside, setBeside] = useState<'causes' | 'dates' | 'sheet' | 'label'>('causes');
-  const turnTo = (panel: 'dates' | 'sheet' | 'label'): void =>
-    setBeside(beside === panel ? 'causes' : panel);
+  const [beside, setBeside] = useState<'causes' | Beside>('causes');
+  const turnTo = (panel: Beside): void => setBeside(beside === panel ? 'causes' : panel);
   const [adding, setAdding] = useState<string | null>(null);
   const consulted = useAppSelector(({ cases }) => cases.consulted);
   const without = useAppSelector(({ cases }) => cases.without);
@@ -155,6 +161,8 @@ function OpenCase({ record, plant }: OpenCaseProps) {
     'alt+t': () => turnTo('dates'),
     'alt+l': () => turnTo('sheet'),
     'alt+r': () => turnTo('label'),
+    'alt+m': () => turnTo('samples'),
+    'alt+o': () => turnTo('follow'),
     '?': () => setKeysShown(true),
     'alt+w': () => document.getElementById('words')?.focus(),
     'alt+p': addPlant,
@@ -163,7 +171,13 @@ function OpenCase({ record, plant }: OpenCaseProps) {
   const panelKey = `${plant.id} ${answer ? 'answered' : ''} ${plant.words.length}`;
   return (
     <Page>
-      <PlantTabs record={record} active={plant.id} answer={answer} onShow={show} onAdd={addPlant} />
+      <PlantTabs
+        record={record}
+        active={plant.id}
+        onShow={show}
+        onAdd={addPlant}
+        onFollow={() => turnTo('follow')}
+      />
       <CaseHeader record={record} plant={plant} answer={answer} />
       <Notes>
         <CaseNotes record={record} />
@@ -186,6 +200,24 @@ function OpenCase({ record, plant }: OpenCaseProps) {
           {beside === 'sheet' && answer ? (
             <PanelBoundary name={sheetTexts.sheetToTakeAlong} resetKey={panelKey}>
               <SheetPanel
+                record={record}
+                plant={plant}
+                answer={answer}
+                onClose={() => setBeside('causes')}
+              />
+            </PanelBoundary>
+          ) : beside === 'samples' ? (
+            <PanelBoundary name={sampleTexts.title} resetKey={panelKey}>
+              <SamplePanel
+                record={record}
+                plant={plant}
+                answer={answer}
+                onClose={() => setBeside('causes')}
+              />
+            </PanelBoundary>
+          ) : beside === 'follow' ? (
+            <PanelBoundary name={followTexts.title} resetKey={panelKey}>
+              <FollowPanel
                 record={record}
                 plant={plant}
                 answer={answer}
@@ -226,6 +258,7 @@ function OpenCase({ record, plant }: OpenCaseProps) {
                     onLabel={() => setBeside('label')}
                     onDates={() => setBeside('dates')}
                     onSheet={() => setBeside('sheet')}
+                    onSamples={() => setBeside('samples')}
                   />
                 </PanelBoundary>
               </Column>

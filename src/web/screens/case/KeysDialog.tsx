@@ -1,5 +1,7 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { labelTexts } from '../../texts/labelTexts.ts';
+import { followTexts } from '../../texts/followTexts.ts';
+import { sampleTexts } from '../../texts/sampleTexts.ts';
 import { sheetTexts } from '../../texts/sheetTexts.ts';
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import { styled } from 'styled-components';
@@ -38,6 +40,8 @@ const KEYS = [
   ['Alt T', caseTexts.goToDates],
   ['Alt L', sheetTexts.key],
   ['Alt R', labelTexts.key],
+  ['Alt M', sampleTexts.key],
+  ['Alt O', followTexts.key],
   ['Alt G', caseTexts.urgentKey],
   ['Alt P', caseTexts.addAnotherPlant],
   ['Alt D', caseTexts.backToTheDesk],

@@ -1,14 +1,14 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { styled } from 'styled-components';
-import type { CaseRecord } from '../../../contracts/cases.ts';
-import type { ConsultResponse } from '../../../contracts/consult.ts';
+import type { CasePlant, CaseRecord } from '../../../contracts/cases.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { DateField } from '../../kit/DateField.tsx';
 import { Key } from '../../kit/Key.tsx';
+import { followTexts } from '../../texts/followTexts.ts';
+import { causeName } from '../../library/causeName.ts';
 import { useRecordEvent } from './common/useCase.ts';
-import { OutcomeChip } from './OutcomeChip.tsx';
 import { SavedMark } from './SavedMark.tsx';
 import { tabTitle } from './tabTitle.ts';
 import { briefDate } from '../../kit/dates.ts';
@@ -62,16 +62,34 @@ function CallBackChip({ record }: { readonly record: CaseRecord }) {
   );
 }
 
+interface CameOfItProps {
+  readonly plant: CasePlant;
+  readonly onFollow: () => void;
+}
+
+/** What is known of how it ended, and the way to write that down. */
+function CameOfIt({ plant: { outcome, followUp }, onFollow }: CameOfItProps) {
+  const proved = outcome && causeName(outcome.cause, null);
+  const went = followUp && followTexts.results[followUp.result];
+  const value = [proved, went].filter((one) => one !== null).join(', ');
+  return (
+    <Button kind="quiet" onPress={onFollow}>
+      {followTexts.chip}: {value || followTexts.nothingYet} <Key>Alt O</Key>
+    </Button>
+  );
+}
+
 interface PlantTabsProps {
   readonly record: CaseRecord;
   readonly active: string;
-  readonly answer: ConsultResponse | null;
+  /** Turns to what came of it. */
+  readonly onFollow: () => void;
   readonly onShow: (plantId: string) => void;
   readonly onAdd: () => void;
 }
 
 /** The plants of one call, each a tab. */
-export function PlantTabs({ record, active, answer, onShow, onAdd }: PlantTabsProps) {
+export function PlantTabs({ record, active, onFollow, onShow, onAdd }: PlantTabsProps) {
   const plant = record.plants.find(({ id }) => id === active);
   return (
     <Bar aria-label={caseTexts.plantsOfThisCall}>
@@ -93,7 +111,7 @@ export function PlantTabs({ record, active, answer, onShow, onAdd }: PlantTabsPr
       </Button>
       <Right>
         <SavedMark />
-        {plant && <OutcomeChip plant={plant} answer={answer} />}
+        {plant && <CameOfIt plant={plant} onFollow={onFollow} />}
         <CallBackChip record={record} />
       </Right>
     </Bar>

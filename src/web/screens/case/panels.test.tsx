@@ -8,7 +8,7 @@ import { AskPanel } from './AskPanel.tsx';
 import { CaseNotes } from './CaseNotes.tsx';
 import { CausesPanel } from './CausesPanel.tsx';
 import { HeardPanel } from './HeardPanel.tsx';
-import { OutcomeChip } from './OutcomeChip.tsx';
+import { ProvedToBe } from './follow/ProvedToBe.tsx';
 import { PlanSteps } from './plan/PlanSteps.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
 
@@ -182,6 +182,7 @@ describe('Advice so far', () => {
         onLabel={ignore}
         onDates={ignore}
         onSheet={ignore}
+        onSamples={ignore}
       />,
     );
     const panel = screen.getByRole('region', { name: 'Advice so far' });
@@ -201,6 +202,7 @@ describe('Advice so far', () => {
         onLabel={ignore}
         onDates={ignore}
         onSheet={ignore}
+        onSamples={ignore}
       />,
     );
     expect(screen.getByText(/as answered when the case was closed/)).toBeTruthy();
@@ -251,11 +253,10 @@ describe('Changing the plan', () => {
   });
 });
 
-describe('It was', () => {
+describe('What it proved to be', () => {
   it('records what it proved to be, on the word of the enquirer at first', async () => {
     const { plant, answer, record } = opened('there are spots');
-    const panel = showPanel(<OutcomeChip plant={plant} answer={answer} />, record);
-    await userEvent.click(screen.getByRole('button', { name: /It was/ }));
+    const panel = showPanel(<ProvedToBe plant={plant} answer={answer} shelf={null} />, record);
     await userEvent.click(screen.getByRole('radio', { name: 'Cause gray-spot' }));
     expect(panel.record().plants[0]?.outcome).toEqual({
       cause: 'gray-spot',

@@ -11,6 +11,7 @@ import { useCan } from '../../store/useCan.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { casebookTexts } from '../../texts/casebookTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
+import { learnedTexts } from '../../texts/learnedTexts.ts';
 import { deskTexts, STATUS_WORDS } from '../../texts/deskTexts.ts';
 import { Filters } from './Filters.tsx';
 import { TakeOut } from './TakeOut.tsx';
@@ -23,6 +24,12 @@ const Page = styled.main`
     font-size: 24px;
     padding-bottom: 12px;
   }
+`;
+
+const Head = styled.div`
+  display: flex;
+  align-items: baseline;
+  gap: 20px;
 `;
 
 /** An id of the library as words: `rose-rust` is `rose rust`. */
@@ -41,7 +48,10 @@ export function Casebook() {
   }, [dispatch]);
   return (
     <Page>
-      <h1>{commonTexts.casebook}</h1>
+      <Head>
+        <h1>{commonTexts.casebook}</h1>
+        <Link to="/casebook/learned">{learnedTexts.title}</Link>
+      </Head>
       <Filters query={query} onChange={change} />
       {problem && (
         <Notice tone="caution">

@@ -11,7 +11,7 @@ import { Chip } from '../../kit/Chip.tsx';
 import { DateField } from '../../kit/DateField.tsx';
 import { Field, FieldLabel, SelectBox } from '../../kit/fields.tsx';
 import { useRested } from '../../kit/useRested.ts';
-import { PlantChooser } from '../../plants/PlantChooser.tsx';
+import { PlantChooser } from '../../choosers/PlantChooser.tsx';
 import { casebookTexts } from '../../texts/casebookTexts.ts';
 import { deskTexts } from '../../texts/deskTexts.ts';
 

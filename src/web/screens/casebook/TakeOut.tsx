@@ -1,5 +1,5 @@
 import { styled } from 'styled-components';
-import { casebookParams, type CasebookQuery } from '../../../contracts/casebook.ts';
+import { queryParams, type CasebookQuery } from '../../../contracts/casebook.ts';
 import { casebookTexts } from '../../texts/casebookTexts.ts';
 
 const Bar = styled.section`
@@ -19,7 +19,7 @@ const FORMATS = ['csv', 'xlsx', 'jsonl'] as const;
 /** Ways to take what was found out as a file; the browser saves it while the server sends it. */
 export function TakeOut({ query }: { readonly query: CasebookQuery }) {
   const address = (format: string): string =>
-    `/api/casebook/export?${casebookParams(query, { format })}`;
+    `/api/casebook/export?${queryParams(query, { format })}`;
   return (
     <Bar>
       {casebookTexts.takeOut}

@@ -12,7 +12,7 @@ import { closedToggled, openingSet } from '../../store/deskSlice.ts';
 import { useCan } from '../../store/useCan.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { timeOfDay } from '../../kit/dates.ts';
-import { CallBacks } from './CallBacks.tsx';
+import { DueList } from './DueList.tsx';
 import { CaseTable } from './CaseTable.tsx';
 
 const Page = styled.main`
@@ -37,6 +37,11 @@ const Top = styled.div`
   }
 `;
 
+const Side = styled.div`
+  display: grid;
+  gap: 22px;
+  align-content: start;
+`;
 const Wide = styled.div`
   grid-column: 1 / -1;
 `;
@@ -63,7 +68,7 @@ function useDeskRefreshed(closedShown: boolean): void {
 export function Desk() {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const { queue, callBacks, readAt, closedShown, problem, clinic, opening } = useAppSelector(
+  const { queue, due, lookAgain, readAt, closedShown, problem, clinic, opening } = useAppSelector(
     (state) => state.desk,
   );
   const writes = useCan('cases.write');
@@ -109,12 +114,28 @@ export function Desk() {
         onMore={() => void loadMore(store, 'queue')}
       />
       {!closedShown && (
-        <CallBacks
-          list={callBacks}
-          today={today}
-          away={away}
-          onMore={() => void loadMore(store, 'callBacks')}
-        />
+        <Side>
+          <DueList
+            title={deskTexts.due}
+            empty={deskTexts.nothingDue}
+            list={due}
+            today={today}
+            away={away}
+            dayOf={({ due: next }) => next?.on ?? null}
+            whyOf={({ due: next }) => (next ? deskTexts.dueWhy[next.why] : '')}
+            onMore={() => void loadMore(store, 'due')}
+          />
+          <DueList
+            title={deskTexts.lookAgain}
+            empty={deskTexts.nobodyToAsk}
+            list={lookAgain}
+            today={today}
+            away={away}
+            dayOf={({ lookAgainOn }) => lookAgainOn}
+            whyOf={({ plant }) => plant?.replaceAll('-', ' ') ?? ''}
+            onMore={() => void loadMore(store, 'lookAgain')}
+          />
+        </Side>
       )}
     </Page>
   );

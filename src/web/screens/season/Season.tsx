@@ -7,7 +7,7 @@ import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { saveFile } from '../../kit/saveFile.ts';
-import { PlantChooser } from '../../plants/PlantChooser.tsx';
+import { PlantChooser } from '../../choosers/PlantChooser.tsx';
 import { CalendarButton } from '../../season/CalendarButton.tsx';
 import { seasonCalendar, weatherCsv } from '../../season/seasonFiles.ts';
 import { useLibrary } from '../../library/useLibrary.ts';

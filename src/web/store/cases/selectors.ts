@@ -112,7 +112,12 @@ function toRequest(
 ): PlantRequest {
   const { words, date, place, approach } = plant;
   const answers = plant.answers.map(({ finding, value, sure }) => ({ finding, value, sure }));
-  const base = { words, date, place, approach, answers, channel: record.channel };
+  const tests = plant.samples.flatMap(({ result }) =>
+    result === null || result.kind === 'report' || result.cause === null
+      ? []
+      : [{ cause: result.cause, found: result.kind === 'found' }],
+  );
+  const base = { words, date, place, approach, answers, tests, channel: record.channel };
   const named = plant.plant === null ? base : { ...base, plant: plant.plant };
   const asked = country === null ? named : { ...named, country };
   return {

@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { createPortal } from 'react-dom';
-import { createGlobalStyle, styled } from 'styled-components';
+import { styled } from 'styled-components';
 import {
   segmentsOf,
   sheetMail,
@@ -20,6 +19,7 @@ import { parseDay } from '../../../../core/timing/calendar.ts';
 import { Button } from '../../../kit/Button.tsx';
 import { shortDate } from '../../../kit/dates.ts';
 import { Notice } from '../../../kit/Notice.tsx';
+import { OnPaper } from '../../../kit/OnPaper.tsx';
 import { Switch } from '../../../kit/SplitPage.ts';
 import { copyText } from '../../../kit/copyText.ts';
 import { saveFile } from '../../../kit/saveFile.ts';
@@ -48,32 +48,6 @@ const Message = styled.div`
   background: var(--surface);
   border-left: 3px solid var(--teal);
 `;
-/** On paper stands the sheet alone. */
-const OnPaper = createGlobalStyle`
-  #printed-sheet {
-    display: none;
-  }
-  @media print {
-    @page {
-      margin: 14mm;
-    }
-    html, body {
-      height: auto;
-      overflow: visible;
-      background: #ffffff;
-    }
-    #root {
-      display: none;
-    }
-    #printed-sheet {
-      display: block;
-    }
-    #printed-sheet article {
-      padding: 0;
-    }
-  }
-`;
-
 interface SheetPanelProps {
   readonly record: CaseRecord;
   readonly plant: CasePlant;
@@ -165,7 +139,6 @@ function Given({ plant, sheet, answer, isReleased }: GivenProps) {
   };
   return (
     <>
-      <OnPaper />
       <Bar>
         <Button
           kind="main"
@@ -213,12 +186,9 @@ function Given({ plant, sheet, answer, isReleased }: GivenProps) {
         </p>
       )}
       <SheetPaper sheet={sheet} large={large} />
-      {createPortal(
-        <div id="printed-sheet">
-          <SheetPaper sheet={sheet} large={large} />
-        </div>,
-        document.body,
-      )}
+      <OnPaper>
+        <SheetPaper sheet={sheet} large={large} />
+      </OnPaper>
     </>
   );
 }

@@ -181,6 +181,9 @@ function Part({ part }: { readonly part: SheetPart }) {
       <Weeks weeks={part.calendar} />
       <Lines title={sheetWords.doNot} lines={part.doNot} />
       <Lines title={sheetWords.callIn} lines={part.callIn} />
+      {part.samples.map(({ title, lines }) => (
+        <Lines key={title} title={title} lines={lines} />
+      ))}
       <Lines title={sheetWords.expect} lines={part.expect === null ? [] : [part.expect]} />
       <Lines title={sheetWords.keepInMind} lines={part.cautions} />
       <p>

@@ -1,9 +1,13 @@
 import { useEffect, useState } from 'react';
 import type { PlanSchedule } from '../../../../core/advice/planSchedule.ts';
-import type { AnswerOfPlant } from '../../../../application/sheet.ts';
+import type { AnswerOfPlant, AskedSample } from '../../../../application/sheet.ts';
 import type { CaseRecord } from '../../../../contracts/cases.ts';
+import { sampleNumber } from '../../../../contracts/samples.ts';
+import type { SampleKind } from '../../../../core/schema/sampleKind.ts';
+import { fetchLibrary } from '../../../api/fetchLibrary.ts';
 import { requestFor, selectNow } from '../../../store/cases/selectors.ts';
 import { store, useAppSelector } from '../../../store/store.ts';
+import { connectionTexts } from '../../../texts/connectionTexts.ts';
 import { consultant } from '../../../workers/consultClient.ts';
 
 export type SheetAnswers =
@@ -17,12 +21,34 @@ const datesOf = ({ steps }: PlanSchedule): AnswerOfPlant['dates'] =>
     steps.map(({ step, list }) => [step, list.filter(({ done }) => !done).map(({ on }) => on)]),
   );
 
+/** The samples that were asked for, with how each is taken; the library is read only where there are some. */
+async function samplesOf({
+  number,
+  plants,
+}: CaseRecord): Promise<ReadonlyMap<string, AskedSample[]>> {
+  if (plants.every(({ samples }) => samples.length === 0)) return new Map();
+  const { sampleKinds } = await fetchLibrary();
+  const kinds = new Map<string, SampleKind>(sampleKinds.map((kind) => [kind.id, kind]));
+  return new Map(
+    plants.map(({ id, samples }) => [
+      id,
+      samples.flatMap((sample) => {
+        const kind = kinds.get(sample.kind);
+        return kind ? [{ ...sample, number: sampleNumber(number, sample), kind }] : [];
+      }),
+    ]),
+  );
+}
+
 async function answersFor(record: CaseRecord): Promise<SheetAnswers> {
   const answers: AnswerOfPlant[] = [];
+  const asked = await samplesOf(record).catch(() => null);
+  if (asked === null) return { kind: 'failed', message: connectionTexts.libraryNotLoaded };
   for (const { id, words, closingAnswer, plan } of record.plants) {
     if (words.trim() === '') continue;
+    const samples = asked.get(id) ?? [];
     if (record.status === 'closed' && closingAnswer) {
-      answers.push({ answer: closingAnswer, plan, dates: {} });
+      answers.push({ answer: closingAnswer, plan, samples, dates: {} });
       continue;
     }
     const request = requestFor(store.getState(), record.id, id);
@@ -32,7 +58,8 @@ async function answersFor(record: CaseRecord): Promise<SheetAnswers> {
       return { kind: 'failed', message: `${answer.error.message} ${answer.error.cure}` };
     const now = selectNow(store.getState(), record.id);
     const schedule = await consultant.schedule({ body: request.body, plan, ...now });
-    answers.push({ answer: answer.value, plan, dates: schedule.ok ? datesOf(schedule.value) : {} });
+    const dates = schedule.ok ? datesOf(schedule.value) : {};
+    answers.push({ answer: answer.value, plan, samples, dates });
   }
   return { kind: 'ready', answers };
 }
@@ -44,8 +71,8 @@ export function useSheetAnswers(record: CaseRecord): SheetAnswers {
   const asked = useAppSelector((now) =>
     record.plants
       .map(
-        ({ id, plan }) =>
-          `${requestFor(now, record.id, id)?.key ?? ''} ${JSON.stringify([plan.labels, plan.own, plan.leftOut, plan.order])}`,
+        ({ id, plan, samples }) =>
+          `${requestFor(now, record.id, id)?.key ?? ''} ${JSON.stringify([samples, plan.labels, plan.own, plan.leftOut, plan.order])}`,
       )
       .join(' '),
   );

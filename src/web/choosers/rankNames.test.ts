@@ -1,7 +1,7 @@
 import { library } from '../../../tests/support/wholeLibrary.ts';
-import { makePlantSearch } from './rankPlants.ts';
+import { makeNameSearch } from './rankNames.ts';
 
-const search = makePlantSearch(
+const search = makeNameSearch(
   [...library.plants.values()].map(({ id, name, scientific, names, ambiguous }) => ({
     ...{ id, name, scientific: scientific ?? null, names: [...names, ...ambiguous] },
   })),

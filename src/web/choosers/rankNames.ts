@@ -1,16 +1,16 @@
 import MiniSearch from 'minisearch';
 import { once } from '../../core/util/memoize.ts';
-import type { PlantChoice } from '../workers/messages.ts';
+import type { NamedChoice } from '../workers/messages.ts';
 
-/** A plant that fits what was typed, and the name by which it does where that is not its own. */
-export interface FoundPlant extends PlantChoice {
+/** What fits what was typed, and the name by which it does where that is not its own. */
+export interface FoundName extends NamedChoice {
   readonly by: string | null;
 }
 
-/** Plants that fit what was typed, the one that is meant first; all of them by name where nothing is typed. */
-export type PlantSearch = (typed: string) => readonly FoundPlant[];
+/** What fits what was typed, the one that is meant first; all by name where nothing is typed. */
+export type NameSearch = (typed: string) => readonly FoundName[];
 
-/** How a name fits: the lower the better. The name of the plant itself goes before another one that fits as well. */
+/** How a name fits: the lower the better. Its own name goes before another one that fits as well. */
 const EXACT = 0;
 const BEGINS = 2;
 const WORD_BEGINS = 4;
@@ -38,61 +38,61 @@ function fitOf(name: string, typed: string): number | null {
   return name.includes(typed) ? HOLDS : null;
 }
 
-/** Names of a plant, its own first. */
-const namesOf = ({ name, scientific, names }: PlantChoice): readonly string[] => [
+/** Names of one choice, its own first. */
+const namesOf = ({ name, scientific, names }: NamedChoice): readonly string[] => [
   name,
   ...(scientific === null ? [] : [scientific]),
   ...names,
 ];
 
 interface Ranked {
-  readonly plant: FoundPlant;
+  readonly choice: FoundName;
   readonly fit: number;
 }
 
-/** Makes the search over the plants of a library; where no name holds what was typed, slips of a letter or two are forgiven. */
-export function makePlantSearch(plants: readonly PlantChoice[]): PlantSearch {
+/** Makes the search over choices; where no name holds what was typed, slips of a letter or two are forgiven. */
+export function makeNameSearch(choices: readonly NamedChoice[]): NameSearch {
   const { compare } = new Intl.Collator();
-  const sorted = [...plants].sort((a, b) => compare(a.name, b.name));
-  const known = sorted.map((plant) => ({
-    plant,
-    names: namesOf(plant).map((name) => ({ name, plain: plain(name) })),
+  const sorted = [...choices].sort((a, b) => compare(a.name, b.name));
+  const known = sorted.map((choice) => ({
+    choice,
+    names: namesOf(choice).map((name) => ({ name, plain: plain(name) })),
   }));
-  const byId = new Map(sorted.map((plant) => [plant.id, plant]));
+  const byId = new Map(sorted.map((choice) => [choice.id, choice]));
   const slips = once(() => {
     const index = new MiniSearch<{ id: string; text: string }>({
       fields: ['text'],
       searchOptions: { prefix: true, fuzzy: 0.25, combineWith: 'AND' },
     });
-    index.addAll(sorted.map((plant) => ({ id: plant.id, text: namesOf(plant).join(' ') })));
+    index.addAll(sorted.map((choice) => ({ id: choice.id, text: namesOf(choice).join(' ') })));
     return index;
   });
 
   const rank = (typed: string): readonly Ranked[] =>
-    known.flatMap(({ plant, names }): Ranked[] => {
+    known.flatMap(({ choice, names }): Ranked[] => {
       const fits = names.flatMap(({ name, plain: text }, i) => {
         const fit = fitOf(text, typed);
         return fit === null ? [] : [{ fit: fit + (i === 0 ? 0 : OTHER_NAME), i, name }];
       });
       const best = fits.sort((a, b) => a.fit - b.fit)[0];
       if (!best) return [];
-      const by = best.i === 0 || best.name === plant.scientific ? null : best.name;
-      return [{ plant: { ...plant, by }, fit: best.fit }];
+      const by = best.i === 0 || best.name === choice.scientific ? null : best.name;
+      return [{ choice: { ...choice, by }, fit: best.fit }];
     });
 
   return (typed) => {
     const text = plain(typed);
-    if (text === '') return sorted.map((plant) => ({ ...plant, by: null }));
+    if (text === '') return sorted.map((choice) => ({ ...choice, by: null }));
     const best = new Map<string, Ranked>();
     for (const one of singulars(text).flatMap(rank))
-      if (one.fit < (best.get(one.plant.id)?.fit ?? Infinity)) best.set(one.plant.id, one);
+      if (one.fit < (best.get(one.choice.id)?.fit ?? Infinity)) best.set(one.choice.id, one);
     if (best.size > 0)
       return [...best.values()]
-        .sort((a, b) => a.fit - b.fit || a.plant.name.length - b.plant.name.length)
-        .map(({ plant }) => plant);
+        .sort((a, b) => a.fit - b.fit || a.choice.name.length - b.choice.name.length)
+        .map(({ choice }) => choice);
     return slips()
       .search(text)
       .flatMap(({ id }) => byId.get(String(id)) ?? [])
-      .map((plant) => ({ ...plant, by: null }));
+      .map((choice) => ({ ...choice, by: null }));
   };
 }
