@@ -1,6 +1,8 @@
 import { OPENED_CASE } from '../test/caseRecord.ts';
 import { applyCaseEvent } from './applyCaseEvent.ts';
 import type { CaseEvent, LoggedEvent } from './caseEvents.ts';
+import type { ConsentChange } from './followUps.ts';
+import type { Sample, SampleChange } from './samples.ts';
 import { caseRecordSchema, NO_PLAN, type CaseRecord } from './cases.ts';
 
 const RECORD = OPENED_CASE;
@@ -158,5 +160,51 @@ describe('the answer that a case was closed with', () => {
   ])('is read as none where it %s', (_name, stored) => {
     const read = caseRecordSchema.parse({ ...RECORD, plants: [{ ...plant, ...stored }] });
     expect(read.plants[0]?.closingAnswer).toBeNull();
+  });
+});
+
+describe('samples', () => {
+  const id = '7a1e5c0d-0000-4000-8000-000000000001';
+  const sample: Sample = {
+    id,
+    kind: 'soil-test',
+    suspects: ['rust'],
+    askedOn: '2026-06-01',
+    sentOn: null,
+    laboratory: '',
+    dueOn: null,
+    cost: null,
+    result: null,
+  };
+  const asked: CaseEvent = { kind: 'sample-asked', plantId: 'plant-1', sample };
+  const changed = (change: SampleChange): CaseEvent => ({
+    kind: 'sample-changed',
+    plantId: 'plant-1',
+    sample: id,
+    change,
+  });
+
+  it('are asked for once, change by the fields that are named, and are removed', () => {
+    expect(after(asked, asked).plants[0]?.samples).toEqual([sample]);
+    const sent = after(asked, changed({ sentOn: '2026-06-02' }), changed({ cost: 25 }));
+    expect(sent.plants[0]?.samples).toEqual([{ ...sample, sentOn: '2026-06-02', cost: 25 }]);
+    const removed: CaseEvent = { kind: 'sample-removed', plantId: 'plant-1', sample: id };
+    expect(after(asked, removed)).toEqual(RECORD);
+  });
+
+  it('take a result and give it back', () => {
+    const result = { on: '2026-06-12', kind: 'found', cause: 'rust', text: '' } as const;
+    expect(after(asked, changed({ result })).plants[0]?.samples[0]?.result).toEqual(result);
+    expect(after(asked, changed({ result }), changed({ result: null })).plants[0]?.samples).toEqual(
+      [sample],
+    );
+  });
+});
+
+it('keeps what the enquirer agreed to, field by field', () => {
+  const agreed = (consent: ConsentChange): CaseEvent => ({ kind: 'consent-set', consent });
+  expect(after(agreed({ callBack: true }), agreed({ photographs: false })).consent).toEqual({
+    callBack: true,
+    photographs: false,
   });
 });

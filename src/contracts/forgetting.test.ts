@@ -58,6 +58,34 @@ const EVENTS: readonly CaseEvent[] = [
     plantId,
     outcome: { cause: 'rust', confirmed: 'laboratory', on: '2026-06-13' },
   },
+  {
+    kind: 'follow-up-set',
+    plantId,
+    followUp: { on: '2026-06-13', followed: 'all', result: 'better', note: 'Odile is content' },
+  },
+  {
+    kind: 'sample-asked',
+    plantId,
+    sample: {
+      id: '7a1e5c0d-0000-4000-8000-000000000001',
+      kind: 'soil-test',
+      suspects: ['rust'],
+      askedOn: '2026-06-01',
+      sentOn: '2026-06-02',
+      laboratory: 'A laboratory',
+      dueOn: '2026-06-20',
+      cost: 20,
+      result: null,
+    },
+  },
+  {
+    kind: 'sample-changed',
+    plantId,
+    sample: '7a1e5c0d-0000-4000-8000-000000000001',
+    change: {
+      result: { on: '2026-06-12', kind: 'found', cause: 'rust', text: 'For Odile Farrant: rust' },
+    },
+  },
   { kind: 'plant-added', plantId: 'plant-2' },
   wordsEvent('odile@letter.example is the address', 'plant-2'),
 ];

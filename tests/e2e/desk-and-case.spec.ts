@@ -113,7 +113,7 @@ test('a call-back is booked on the case and shows on the Desk', async ({ page })
   await page.getByLabel(/^Day to call back/).fill('2026-06-16');
   await saved(page);
   await page.goto('/');
-  await expect(page.getByRole('complementary', { name: 'Call-backs' })).toContainText('Petra Lowe');
+  await expect(page.getByRole('complementary', { name: 'To be done' })).toContainText('Petra Lowe');
 });
 
 test('a closed case is read as it was answered', async ({ page }) => {
@@ -136,13 +136,14 @@ test('what it proved to be is kept, teaches what is common, and the teaching can
 }) => {
   await page.goto(HOSTA);
   await expect(rank(page)).toContainText('Slugs and snails');
-  await page.getByRole('button', { name: /^It was: not known yet/ }).click();
-  await page.getByRole('dialog').getByText('Slugs and snails').click();
-  await page.getByRole('dialog').getByText('We had it in the hand').click();
+  await page.getByRole('button', { name: /^Came of it: not heard yet/ }).click();
+  const panel = page.getByRole('region', { name: 'What came of it' });
+  await panel.getByText('Slugs and snails').click();
+  await panel.getByText('We had it in the hand').click();
   await saved(page);
   await page.reload();
   await expect(page.getByText(/^Confirmed here 0.8 times/)).toBeVisible();
-  await page.getByRole('button', { name: /^It was: Slugs and snails/ }).click();
+  await page.getByRole('button', { name: /^Came of it: slugs snails/ }).click();
   await page.getByRole('button', { name: 'Do not learn from cases' }).click();
   await expect(page.getByText('Confirmed cases are kept but not used.')).toBeVisible();
   await expect(page.getByText(/^Confirmed here/)).toBeHidden();

@@ -260,7 +260,7 @@ test.describe('what cannot be had is said', () => {
     await page.route('**/api/cases**', (route) => route.abort());
     await page.goto('/');
     await expect(page.getByText('The server does not answer.')).toBeVisible();
-    await expect(page.getByText('No call-back is booked.')).toBeHidden();
+    await expect(page.getByText('No call-back is booked, and no sample is out.')).toBeHidden();
   });
 });
 

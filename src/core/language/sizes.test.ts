@@ -43,3 +43,15 @@ it.each([
 it('reads no trunk where a leaf is as big as a hand', () => {
   expect(saidSizes('the leaf is as big as my arm', true)).toEqual([]);
 });
+
+it.each(['The branches die one by one', 'They come two by two', 'leaves fall, one by one'])(
+  'takes "%s" for no bed',
+  (text) => {
+    expect(saidSizes(text, true).filter(({ kind }) => kind === 'area')).toEqual([]);
+  },
+);
+it('takes a bed of one by one with its unit for one', () => {
+  expect(saidSizes('a bed, one by one meter', true)).toMatchObject([
+    { kind: 'area', squareMetres: 1 },
+  ]);
+});

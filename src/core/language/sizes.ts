@@ -123,9 +123,13 @@ const PART: Readonly<Record<string, number>> = {
   quarter: 0.25,
 };
 
+/** "One by one" and "two by two" say how, not how large. */
+const isOneByOne = (a: string, b: string): boolean => /^[a-z]/i.test(a) && a === b;
+
 function areas(text: string, unitOfPlace: string): readonly SaidSize[] {
   const sides = [...text.matchAll(SIDES)].flatMap((match): SaidSize[] => {
     const [, a = '', unitA, b = '', unitB] = match;
+    if ((unitA ?? unitB) === undefined && isOneByOne(a, b)) return [];
     const last = metresIn(unitB ?? unitA ?? unitOfPlace);
     const first = metresIn(unitA ?? unitB ?? unitOfPlace);
     const square = numberOf(a) * numberOf(b) * (first ?? NaN) * (last ?? NaN);

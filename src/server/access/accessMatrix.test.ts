@@ -32,6 +32,7 @@ const MAY: Readonly<Record<string, readonly Role[] | typeof OPEN>> = {
   'post /cases': WRITE,
   'get /casebook/learned': EVERYBODY,
   'get /cases/due': EVERYBODY,
+  'get /cases/look-again': EVERYBODY,
   'get /cases/{id}': EVERYBODY,
   'get /cases/{id}/events': EVERYBODY,
   'post /cases/{id}/events': WRITE,
@@ -156,8 +157,14 @@ describe('a coordinator of another clinic', () => {
 
   it('finds none of ours in its lists', async () => {
     await ours().post('/api/clinic/learning').send({ learning: true });
-    for (const path of ['/cases', '/cases?status=closed', '/cases/due', '/casebook'])
-      expect((await ask(stranger, 'get', path)).body.cases).toEqual([]);
+    const lists = [
+      '/cases',
+      '/cases?status=closed',
+      '/cases/due',
+      '/cases/look-again',
+      '/casebook',
+    ];
+    for (const path of lists) expect((await ask(stranger, 'get', path)).body.cases).toEqual([]);
     expect((await ask(stranger, 'get', '/clinic/phrases')).body.phrases).toEqual([]);
     expect((await ask(stranger, 'get', '/clinic/experience')).body.seen).toEqual([]);
     expect((await ask(stranger, 'get', '/weather')).body.days).toEqual([]);

@@ -23,7 +23,9 @@ beforeAll(async () => {
     const plant = { ...emptyPlant('plant-1', '2026-06-13', office.place), words: 'rust' };
     await insertCase(db, office.id, { id: randomUUID(), channel: 'phone', openedAt, plant }, null);
   }
-  await db.update(cases).set({ dueOn: '2026-06-20', dueWhy: 'call-back' });
+  await db
+    .update(cases)
+    .set({ dueOn: '2026-06-20', dueWhy: 'call-back', lookAgainOn: '2026-06-10' });
 }, 60_000);
 
 async function allPages(path: string): Promise<CaseSummary[]> {
@@ -39,14 +41,17 @@ async function allPages(path: string): Promise<CaseSummary[]> {
   throw new Error('the pages do not end');
 }
 
-it.each(['/api/cases', '/api/cases/due', '/api/casebook', '/api/casebook?words=rust'])(
-  '%s gives every case once, page by page',
-  async (path) => {
-    const lines = await allPages(path);
-    expect(lines).toHaveLength(COUNT);
-    expect(new Set(lines.map(({ id }) => id)).size).toBe(COUNT);
-  },
-);
+it.each([
+  '/api/cases',
+  '/api/cases/due',
+  '/api/cases/look-again',
+  '/api/casebook',
+  '/api/casebook?words=rust',
+])('%s gives every case once, page by page', async (path) => {
+  const lines = await allPages(path);
+  expect(lines).toHaveLength(COUNT);
+  expect(new Set(lines.map(({ id }) => id)).size).toBe(COUNT);
+});
 
 it('gives the newest first', async () => {
   for (const path of ['/api/cases', '/api/casebook', '/api/casebook?words=rust']) {

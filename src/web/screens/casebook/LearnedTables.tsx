@@ -10,7 +10,7 @@ import { SaidTrueLine } from './SaidTrueLine.tsx';
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 const trueOf = ({ isTrue, cases }: { readonly isTrue: number; readonly cases: number }): string =>
-  `${isTrue} of ${cases}`;
+  cases === 0 ? '–' : `${isTrue} of ${cases}`;
 
 /** Ranges of what was said, with how often it was true. */
 export function BySureness({ bins }: Pick<Learned, 'bins'>) {

@@ -14,7 +14,7 @@ const Area = styled.aside`
   }
   & li {
     display: grid;
-    grid-template-columns: 92px 1fr;
+    grid-template-columns: 108px 1fr;
     gap: 2px 8px;
     padding: 8px 0;
     border-top: 1px solid var(--hairline);
@@ -23,6 +23,7 @@ const Area = styled.aside`
 const Due = styled.span<{ $late: boolean }>`
   font-family: var(--figures);
   font-size: 14px;
+  white-space: nowrap;
   color: ${({ $late }) => ($late ? 'var(--ochre)' : 'var(--quiet)')};
 `;
 const Why = styled.span`

@@ -30,6 +30,9 @@ const Guide = styled.dl`
     padding-top: 3px;
   }
 `;
+const Said = styled.p`
+  padding-bottom: 6px;
+`;
 const Wide = styled(SelectBox)`
   width: 100%;
   max-width: none;
@@ -90,11 +93,11 @@ export function AskForSample({ plant, answer, shelf }: AskForSampleProps) {
   );
   return (
     <>
-      <p>{sampleTexts.forCauses(suspects.map(({ name }) => name).join(', '))}</p>
+      <Said>{sampleTexts.forCauses(suspects.map(({ name }) => name).join(', '))}</Said>
       {confirms.map(({ id, name, confirm }) => (
-        <p key={id}>
+        <Said key={id}>
           <b>{name}.</b> {confirm}
-        </p>
+        </Said>
       ))}
       <label>
         <FieldLabel elementType="span">{sampleTexts.kind}</FieldLabel>
