@@ -330,6 +330,7 @@ function describeAdvice(
     ),
     cautions: advice.cautions.map(cautionText),
     refer: advice.refer.map(referralText),
+    referTo: [...advice.refer],
     notDoing: advice.notDoing.map(({ text, why }) => ({ text, why: notDoingText(why) })),
     differ: advice.differ.map(({ over, here, others, why }) => ({ over, here, others, why })),
     lookAgain: isoDay(advice.lookAgain),

@@ -60,6 +60,8 @@ const answer: ConsultResponse = {
 const about = {
   clinic: 'Larkspur Quay Plant Clinic',
   region: 'Tern County',
+  reach: '3 Lantern Wharf',
+  contacts: [],
   today: day('2026-06-13'),
   caseNumber: 7,
 };

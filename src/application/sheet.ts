@@ -4,6 +4,8 @@ import type { Sample } from '../contracts/samples.ts';
 import type { SampleKind } from '../core/schema/sampleKind.ts';
 import { CAUSE_KNOWN } from '../core/advice/safetyRules.ts';
 import { civil, parseDay, type Day } from '../core/timing/calendar.ts';
+import type { ClinicContact } from '../contracts/contacts.ts';
+import { callInLines } from './contacts.ts';
 import { mailDraft } from './mailDraft.ts';
 import { sheetCalendar, type CalendarWeek } from './sheetCalendar.ts';
 import { editedPlan, type PlanStep } from './editedPlan.ts';
@@ -51,6 +53,7 @@ export interface SheetPart {
 export interface Sheet {
   readonly clinic: string;
   readonly region: string;
+  readonly reach: string;
   readonly date: string;
   readonly caseNumber: number;
   readonly parts: readonly SheetPart[];
@@ -60,6 +63,9 @@ export interface Sheet {
 export interface SheetOf {
   readonly clinic: string;
   readonly region: string;
+  /** Where and when the clinic can be reached; empty where it does not say. */
+  readonly reach: string;
+  readonly contacts: readonly ClinicContact[];
   readonly today: Day;
   readonly caseNumber: number;
 }
@@ -126,7 +132,10 @@ function daysOf(one: PlanStep, dates: AnswerOfPlant['dates']): readonly Day[] {
 }
 
 /** What the sheet says of one plant, from the answer that stands. */
-export function sheetPart({ answer, plan, dates, samples }: AnswerOfPlant, today: Day): SheetPart {
+export function sheetPart(
+  { answer, plan, dates, samples }: AnswerOfPlant,
+  { today, contacts }: Pick<SheetOf, 'today' | 'contacts'>,
+): SheetPart {
   const { advice, plant } = answer;
   const name = plant === null ? null : midSentence(plant.name);
   const { steps } = editedPlan(advice.steps, plan);
@@ -137,7 +146,7 @@ export function sheetPart({ answer, plan, dates, samples }: AnswerOfPlant, today
     answers: advice.answers.map(({ asked, text }) => ({ asked, text })),
     steps: steps.map((one) => sheetStep(one, plan, today)),
     doNot: advice.notDoing.map(({ text, why }) => `${text}: ${midSentence(why)}`),
-    callIn: advice.refer,
+    callIn: callInLines(advice, contacts),
     samples: samples.filter(({ sentOn }) => sentOn === null).map(sheetSample),
     expect: expectOf(answer),
     cautions: advice.cautions,
@@ -167,13 +176,14 @@ export interface AnswerOfPlant {
 
 /** The sheet of a call: what was answered for each of its plants. */
 export function sheetOf(answers: readonly AnswerOfPlant[], about: SheetOf): Sheet {
-  const { clinic, region, today, caseNumber } = about;
+  const { clinic, region, reach, today, caseNumber } = about;
   return {
     clinic,
     region,
+    reach,
     date: `${dayInWords(today, today)} ${civil(today).year}`,
     caseNumber,
-    parts: answers.map((one) => sheetPart(one, today)),
+    parts: answers.map((one) => sheetPart(one, about)),
   };
 }
 
@@ -225,11 +235,12 @@ function partLines(part: SheetPart): readonly string[] {
 
 /** The sheet as plain text, as it is copied, sent and kept. */
 export function sheetText(sheet: Sheet): string {
-  const { clinic, region, date, caseNumber, parts } = sheet;
+  const { clinic, region, reach, date, caseNumber, parts } = sheet;
   return [
     `${sheetWords.from(clinic)}, ${region}`,
     `${date} · ${sheetWords.caseNumber(caseNumber)}`,
     ...parts.flatMap((part) => ['', '', ...partLines(part)]),
+    ...(reach === '' ? [] : ['', sheetWords.reach(reach)]),
     '',
     sheetWords.disclaimer,
   ].join('\n');

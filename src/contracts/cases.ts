@@ -263,6 +263,12 @@ export const clinicSchema = z.object({
   today: isoDateSchema,
   /** Days after which names and numbers of enquirers are taken out. */
   retentionDays: z.number().int(),
+  /** Where and when it can be reached, and in which languages, as they stand on the sheet; empty where not said. */
+  address: z.string(),
+  hours: z.string(),
+  languages: z.string(),
+  /** How people here mostly want to garden; a new case begins with it. */
+  approach: z.enum(APPROACHES),
 });
 export type Clinic = z.infer<typeof clinicSchema>;
 
@@ -270,11 +276,21 @@ export type Clinic = z.infer<typeof clinicSchema>;
 export const MIN_RETENTION = 30;
 export const MAX_RETENTION = 3650;
 
+/** Longest address and longest hours of a clinic, in characters. */
+export const MAX_ADDRESS = 300;
+
 /** Body of `POST /api/clinic/settings`: the fields that it names. */
 export const clinicSettingsSchema = z.strictObject({
   name: textSchema(MAX_NAME).trim().min(1).optional(),
   region: textSchema(MAX_NAME).trim().min(1).optional(),
   retentionDays: z.number().int().min(MIN_RETENTION).max(MAX_RETENTION).optional(),
+  place: placeSchema.optional(),
+  /** Null goes by the nearest reference place. */
+  country: countrySchema.nullable().optional(),
+  address: textSchema(MAX_ADDRESS).trim().optional(),
+  hours: textSchema(MAX_ADDRESS).trim().optional(),
+  languages: textSchema(MAX_NAME).trim().optional(),
+  approach: z.enum(APPROACHES).optional(),
 });
 export type ClinicSettingsChange = z.infer<typeof clinicSettingsSchema>;
 

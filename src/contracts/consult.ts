@@ -286,6 +286,11 @@ export const consultResponseSchema = z.object({
     ),
     cautions: z.array(z.string()),
     refer: z.array(z.string()),
+    /** The same by trade, so that a clinic can name its own people. */
+    referTo: z
+      .array(z.string())
+      // Answers that were kept before there were any.
+      .default([]),
     notDoing: z.array(z.object({ text: z.string(), why: z.string() })),
     /** Where practitioners differ about this advice. */
     differ: z.array(

@@ -1,3 +1,4 @@
+import { clinicContactSchema, clinicContactsSchema, removeContactSchema } from './contacts.ts';
 import { learnedSchema } from './learned.ts';
 import { z } from 'zod';
 import { appendedSchema, appendEventsSchema, changesSchema } from './caseEvents.ts';
@@ -210,6 +211,26 @@ export const API_ROUTES: readonly ApiRoute[] = [
     summary: 'Removes a label from the list.',
     body: removeLabelSchema,
     answer: clinicLabelsSchema,
+  },
+  {
+    method: 'get',
+    path: '/clinic/contacts',
+    summary: 'Whom the clinic sends people to.',
+    answer: clinicContactsSchema,
+  },
+  {
+    method: 'post',
+    path: '/clinic/contacts',
+    summary: 'Keeps a contact; the same id again writes it anew.',
+    body: clinicContactSchema,
+    answer: clinicContactsSchema,
+  },
+  {
+    method: 'post',
+    path: '/clinic/contacts/remove',
+    summary: 'Removes a contact.',
+    body: removeContactSchema,
+    answer: clinicContactsSchema,
   },
   {
     method: 'get',

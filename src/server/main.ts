@@ -7,6 +7,7 @@ import { forgetDue } from './cases/forget.ts';
 import { makeClock, openClinicContext, type ClinicSettings } from './office/clinicContext.ts';
 import { readConfig, type Config } from './config.ts';
 import { openConsultPool, type ConsultPool } from './consult/consultPool.ts';
+import { seedContacts } from './demo/contacts.ts';
 import { seedPeople } from './demo/people.ts';
 import { makeLink } from './access/oneTimeLinks.ts';
 import { hasCoordinator } from './people/accounts.ts';
@@ -79,6 +80,7 @@ async function prepare(
     const office = await openClinicContext(db, clinicSettings(config));
     if (config.SOUNDING_DEMO === 'yes') {
       await seedPeople(db, office.id);
+      await seedContacts(db, office.id);
       await seedDemo(db, office, consult);
       await seedWeather(db, office, library.places);
       return { link: null };

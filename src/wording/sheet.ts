@@ -21,6 +21,7 @@ export const sheetWords = {
   expect: 'What to expect',
   lookAgain: (day: string) =>
     `Look at the plant again about ${day}. If it is worse then, or looks different from what is said here, call us.`,
+  reach: (reach: string) => `You reach us here: ${reach}`,
   from: (clinic: string) => `From ${clinic}`,
   caseNumber: (number: number) => `Case ${number}`,
   /** A description on the telephone proves nothing, and the label is the law. */

@@ -44,7 +44,8 @@ export async function openCase(
   { id: personId, office }: Actor,
   { id, channel }: OpenCase,
 ): Promise<CaseRecord | null> {
-  const plant = emptyPlant('plant-1', office.today(), office.place);
+  const { approach, place } = office;
+  const plant = { ...emptyPlant('plant-1', office.today(), place), approach };
   await db.transaction((tx) =>
     insertCase(
       tx,

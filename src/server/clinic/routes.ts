@@ -7,6 +7,7 @@ import {
   MAX_LABELS,
   removeLabelSchema,
   type Clinic,
+  type ClinicSettingsChange,
   type ClinicExperience,
   type ClinicLabels,
   type TiedPhrases,
@@ -18,6 +19,7 @@ import { guarded, SIGNED_OUT, type Actor, type Door } from '../access/guard.ts';
 import { writeAudit } from '../audit/auditLog.ts';
 import type { Database } from '../db/connect.ts';
 import { caseEvents, casePlants, cases, clinicLabels, clinics } from '../db/schema.ts';
+import { keepContact, readContacts, removeContact } from './contacts.ts';
 import { readBody } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
 import { countrySchema } from '../../core/schema/place.ts';
@@ -134,9 +136,22 @@ async function setLearning(db: Database, actor: Actor, sent: unknown): Promise<R
 }
 
 function clinicOf(office: ClinicContext): Clinic {
-  const { name, region, place, country, retentionDays } = office;
+  const { name, region, place, country, retentionDays, address, hours, languages, approach } =
+    office;
   const known = countrySchema.nullable().catch(null).parse(country);
-  return { name, region, place, country: known, retentionDays, today: office.today() };
+  const said = { name, region, place, address, hours, languages, approach };
+  return { ...said, country: known, retentionDays, today: office.today() };
+}
+
+/** The columns that a change names; a place stands in three of them. */
+function columnsOf({ place, ...rest }: ClinicSettingsChange): Partial<typeof clinics.$inferInsert> {
+  const at = place && {
+    latitude: place.lat,
+    longitude: place.lon,
+    height: place.height ?? null,
+  };
+  const named = Object.entries({ ...rest, ...at }).filter(([, value]) => value !== undefined);
+  return Object.fromEntries(named);
 }
 
 /** Changes what the clinic says of itself, and how long it keeps names. */
@@ -148,12 +163,10 @@ async function changeSettings(
 ): Promise<Reply> {
   const body = readBody(clinicSettingsSchema, sent);
   if (!body.ok) return { problem: body.error };
-  const { name, region, retentionDays } = office;
-  const known = { name, region, retentionDays };
   const changed = await db.transaction(async (tx) => {
     const [row] = await tx
       .update(clinics)
-      .set({ ...known, ...body.value })
+      .set({ name: office.name, ...columnsOf(body.value) })
       .where(eq(clinics.id, clinicId))
       .returning();
     const entry = { clinicId, personId, action: 'clinic-changed', subject: String(clinicId) };
@@ -201,6 +214,22 @@ export function clinicRoutes(door: Door): Router {
   routes.post(
     '/labels/remove',
     guarded(door, 'labels.write', (db, { body }, { office }) => removeLabel(db, office, body)),
+  );
+  routes.get(
+    '/contacts',
+    guarded(door, 'clinic.read', async (db, _request, { clinicId }) => ({
+      body: await readContacts(db, clinicId),
+    })),
+  );
+  routes.post(
+    '/contacts',
+    guarded(door, 'clinic.write', (db, { body }, { clinicId }) => keepContact(db, clinicId, body)),
+  );
+  routes.post(
+    '/contacts/remove',
+    guarded(door, 'clinic.write', (db, { body }, { clinicId }) =>
+      removeContact(db, clinicId, body),
+    ),
   );
   routes.post(
     '/learning',

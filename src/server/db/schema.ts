@@ -22,6 +22,7 @@ import { CONFIRMATIONS } from '../../core/diagnosis/learning.ts';
 import type { LoggedEvent } from '../../contracts/caseEvents.ts';
 import { ROLES } from '../../contracts/access.ts';
 import { DUES, type CasePlan, type Conflict, type Release } from '../../contracts/cases.ts';
+import { TRADES } from '../../contracts/contacts.ts';
 import type { Consent, FollowUp } from '../../contracts/followUps.ts';
 import type { Sample } from '../../contracts/samples.ts';
 
@@ -37,6 +38,15 @@ export const clinics = pgTable('clinics', {
   learning: boolean().notNull().default(true),
   /** Days after which names and numbers of enquirers are taken out. */
   retentionDays: integer('retention_days').notNull().default(400),
+  address: text().notNull().default(''),
+  hours: text().notNull().default(''),
+  languages: text().notNull().default(''),
+  /** By ISO 3166; null goes by the setting of the server, or the nearest reference place. */
+  country: text(),
+  /** A new case begins with it. */
+  approach: text({ enum: ['leave', 'organic', 'integrated'] })
+    .notNull()
+    .default('integrated'),
 });
 
 /** Who may sign in. */
@@ -303,6 +313,22 @@ export const clinicLabels = pgTable(
     text: text().notNull(),
   },
   (table) => [index('clinic_labels_by_name').on(table.clinicId, table.name)],
+);
+
+/** Whom the clinic sends people to. */
+export const clinicContacts = pgTable(
+  'clinic_contacts',
+  {
+    id: uuid().primaryKey(),
+    clinicId: integer('clinic_id')
+      .notNull()
+      .references(() => clinics.id, { onDelete: 'cascade' }),
+    trade: text({ enum: TRADES }).notNull(),
+    name: text().notNull(),
+    reach: text().notNull(),
+    area: text().notNull(),
+  },
+  (table) => [index('clinic_contacts_by_trade').on(table.clinicId, table.trade, table.name)],
 );
 
 /** Days of the clinic's weather station, or of the simulated one that stands in for it. */

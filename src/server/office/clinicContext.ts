@@ -1,4 +1,5 @@
 import { asc, type InferSelectModel } from 'drizzle-orm';
+import type { Approach } from '../../core/advice/context.ts';
 import type { Coordinates } from '../../core/timing/climate.ts';
 import { isoDay, dayOf } from '../../core/timing/calendar.ts';
 import type { Database } from '../db/connect.ts';
@@ -14,6 +15,11 @@ export interface ClinicContext {
   readonly country: string | null;
   /** Days after which names and numbers of enquirers are taken out. */
   readonly retentionDays: number;
+  readonly address: string;
+  readonly hours: string;
+  readonly languages: string;
+  /** A new case begins with it. */
+  readonly approach: Approach;
   readonly now: () => Date;
   /** The clinic's day, as an ISO date. */
   readonly today: () => string;
@@ -26,6 +32,9 @@ export const DEMO_CLINIC = {
   latitude: 44.6,
   longitude: -67.9,
   height: 12,
+  address: '3 Lantern Wharf, Larkspur Quay',
+  hours: 'Tuesday to Saturday, 9 to 4; the telephone from 8',
+  languages: 'English, French',
 } as const;
 
 /** A clock that runs, on a pinned day when one is set. */
@@ -61,8 +70,12 @@ export function clinicContext(
     name: row.name,
     region: row.region,
     place: { lat: row.latitude, lon: row.longitude, height: row.height ?? undefined },
-    country: country ?? null,
+    country: row.country ?? country ?? null,
     retentionDays: row.retentionDays,
+    address: row.address,
+    hours: row.hours,
+    languages: row.languages,
+    approach: row.approach,
     now,
     today: () => pinnedDay ?? civilDay(now(), row.longitude),
   };

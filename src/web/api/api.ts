@@ -31,6 +31,11 @@ import {
   type CasebookQuery,
 } from '../../contracts/casebook.ts';
 import { learnedSchema, type Learned, type LearnedQuery } from '../../contracts/learned.ts';
+import {
+  clinicContactsSchema,
+  type ClinicContact,
+  type ClinicContacts,
+} from '../../contracts/contacts.ts';
 import type { Forgetting } from '../../contracts/forgetting.ts';
 import {
   importedSchema,
@@ -58,6 +63,9 @@ export interface Api {
   readonly labels: () => Promise<Result<ClinicLabels, Problem>>;
   readonly keepLabel: (label: ClinicLabel) => Promise<Result<ClinicLabels, Problem>>;
   readonly removeLabel: (id: string) => Promise<Result<ClinicLabels, Problem>>;
+  readonly contacts: () => Promise<Result<ClinicContacts, Problem>>;
+  readonly keepContact: (contact: ClinicContact) => Promise<Result<ClinicContacts, Problem>>;
+  readonly removeContact: (id: string) => Promise<Result<ClinicContacts, Problem>>;
   readonly tiedPhrases: () => Promise<Result<TiedPhrases, Problem>>;
   readonly weather: () => Promise<Result<ClinicWeather, Problem>>;
   readonly importWeather: (csv: string) => Promise<Result<ImportedWeather, Problem>>;
@@ -97,6 +105,9 @@ export function createApi(server = '', headers: Readonly<Record<string, string>>
     labels: () => ask(clinicLabelsSchema, '/clinic/labels'),
     keepLabel: (label) => ask(clinicLabelsSchema, '/clinic/labels', label),
     removeLabel: (id) => ask(clinicLabelsSchema, '/clinic/labels/remove', { id }),
+    contacts: () => ask(clinicContactsSchema, '/clinic/contacts'),
+    keepContact: (contact) => ask(clinicContactsSchema, '/clinic/contacts', contact),
+    removeContact: (id) => ask(clinicContactsSchema, '/clinic/contacts/remove', { id }),
     tiedPhrases: () => ask(tiedPhrasesSchema, '/clinic/phrases'),
     weather: () => ask(weatherSchema, '/weather'),
     importWeather: (csv) => ask(importedSchema, '/weather', { csv }),

@@ -5,6 +5,7 @@ import type { Result } from '../../core/util/result.ts';
 import { api } from '../api/api.ts';
 import {
   clinicRead,
+  contactsRead,
   deskFailed,
   experienceRead,
   firstPageRead,
@@ -68,6 +69,12 @@ export async function loadMore(store: Store, list: ListName): Promise<void> {
 export async function loadExperience(dispatch: Dispatch): Promise<void> {
   const experience = await api.experience();
   if (experience.ok) dispatch(experienceRead(experience.value));
+}
+
+/** Reads whom the clinic sends people to; without them only the trades are named. */
+export async function loadContacts(dispatch: Dispatch): Promise<void> {
+  const contacts = await api.contacts();
+  if (contacts.ok) dispatch(contactsRead(contacts.value));
 }
 
 /** Reads the station's days; without them dates are those of a normal year. */

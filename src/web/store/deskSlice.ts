@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { CasePage, CaseSummary, Clinic, ClinicExperience } from '../../contracts/cases.ts';
+import type { ClinicContact, ClinicContacts } from '../../contracts/contacts.ts';
 import type { ClinicWeather } from '../../contracts/weather.ts';
 import type { Problem } from '../../contracts/problem.ts';
 
@@ -24,6 +25,8 @@ interface DeskState {
   readonly readAt: string | null;
   /** What the clinic has learned from its confirmed cases; null until it is read. */
   readonly experience: ClinicExperience | null;
+  /** Whom the clinic sends people to; empty until they are read. */
+  readonly contacts: readonly ClinicContact[];
   /** The station's days; null until they are read. */
   readonly weather: ClinicWeather | null;
   readonly closedShown: boolean;
@@ -39,6 +42,7 @@ const initialState: DeskState = {
   lookAgain: null,
   readAt: null,
   experience: null,
+  contacts: [],
   weather: null,
   closedShown: false,
   problem: null,
@@ -68,6 +72,10 @@ const slice = createSlice({
     experienceRead: (state, { payload }: PayloadAction<ClinicExperience>): DeskState => ({
       ...state,
       experience: payload,
+    }),
+    contactsRead: (state, { payload }: PayloadAction<ClinicContacts>): DeskState => ({
+      ...state,
+      contacts: payload.contacts,
     }),
     weatherRead: (state, { payload }: PayloadAction<ClinicWeather>): DeskState => ({
       ...state,
@@ -109,6 +117,7 @@ const slice = createSlice({
 
 export const {
   clinicRead,
+  contactsRead,
   closedToggled,
   deskFailed,
   experienceRead,

@@ -1,3 +1,5 @@
+import type { Approach } from '../../core/advice/context.ts';
+
 /** Texts of the case page, in English. */
 export const caseTexts = {
   wholePlant: 'Whole plant',
@@ -207,3 +209,10 @@ export const caseTexts = {
   theNextQuestion: 'The next question',
   theAdvice: 'The advice',
 } as const;
+
+/** How an enquirer wants to garden. */
+export const APPROACH_WORDS: Readonly<Record<Approach, string>> = {
+  leave: caseTexts.leaveAloneWherePossible,
+  organic: caseTexts.organicOnly,
+  integrated: caseTexts.whateverWorks,
+};

@@ -1,3 +1,5 @@
+import type { Trade } from '../../contracts/contacts.ts';
+
 /** Texts of the page Clinic, in English. */
 export const clinicTexts = {
   title: 'Clinic - Sounding',
@@ -39,6 +41,44 @@ export const clinicTexts = {
   retention: 'Keep names for days',
   retentionWhat:
     'Names and numbers of enquirers are taken out of a case, and of its words, that many days after it was opened (30 to 3650). The case itself stays.',
+  address: 'Address',
+  hours: 'When it can be reached',
+  languages: 'Languages',
+  country: 'Country, in two letters',
+  countryWhat: 'It decides whom to call in danger and which law holds.',
+  latitude: 'Latitude, south is negative',
+  longitude: 'Longitude, west is negative',
+  height: 'Height in meters',
+  placeWhat: 'New cases begin at this place; the season and every date are worked out for it.',
+  placeWrong:
+    'Latitude is between -90 and 90, longitude between -180 and 180, height between -450 and 6000.',
+  countryWrong: 'A country is two small letters, as us or ca, or empty.',
+  approach: 'How people here mostly want to garden',
+  station: 'Weather station',
+  stationIs: {
+    none: 'No weather has been taken in: dates are those of a normal year.',
+    simulated: 'A simulated station stands in; take in a file on the page Season to end that.',
+    imported: 'Days of a file were taken in; newer ones go in on the page Season.',
+  },
+  stationDays: (days: number, last: string) => `${days} days, the last ${last}.`,
+  labels: 'Labels at hand',
+  noLabels: 'None yet: they are kept where a label is read out in a case.',
+  backups: 'Backups',
+  backupsWhat:
+    'On the machine of the server: npm run backup writes one and reads it back; npm run restore puts it into an empty database.',
+  contacts: 'Whom we send people to',
+  contactsWhat:
+    'They stand with the advice, on the sheet, and beside what to do in danger. The trade is named where there is nobody of our own.',
+  trade: 'Trade',
+  contactName: 'Name',
+  reach: 'Number or address',
+  area: 'Where they work',
+  addContact: 'Add',
+  changeContact: 'Change',
+  noContacts: 'Nobody yet.',
+  editContact: (name: string) => `Change ${name}`,
+  removeContact: (name: string) => `Remove ${name}`,
+  cancel: 'Leave it',
   save: 'Save',
   saved: 'Saved.',
   own: 'Your account',
@@ -63,6 +103,26 @@ export const clinicTexts = {
   byServer: 'the server',
   earlier: 'Earlier lines',
 } as const;
+
+/** Trades that a clinic sends people to. */
+export const TRADE_WORDS: Readonly<Record<Trade, string>> = {
+  emergency: 'emergency services',
+  fire: 'fire service',
+  poison: 'poison center',
+  vet: 'vet',
+  electric: 'electric company',
+  gas: 'gas company',
+  water: 'water company',
+  environment: 'water protection',
+  arborist: 'arborist',
+  'plant-health': 'plant health office',
+  'pest-control': 'pest control',
+  laboratory: 'laboratory',
+  'licensed-applicator': 'licensed applicator',
+  'wildlife-office': 'wildlife office',
+  nursery: 'nursery',
+  clinic: 'another clinic',
+};
 
 /** What was done, as people read it; an action of a newer version stands as it is. */
 export const ACTION_WORDS: Readonly<Record<string, string>> = {

@@ -19,6 +19,7 @@ export const sampleTexts = {
   none: 'No sample has been asked for.',
   sentOn: 'Sent on',
   laboratory: 'To which laboratory',
+  toLaboratory: (name: string) => `To: ${name}`,
   dueOn: 'Answer by',
   cost: 'Cost',
   remove: 'Remove',

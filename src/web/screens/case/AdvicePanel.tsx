@@ -6,6 +6,8 @@ import { sheetTexts } from '../../texts/sheetTexts.ts';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { callInLines } from '../../../application/contacts.ts';
+import { useAppSelector } from '../../store/store.ts';
 import { midSentence } from '../../../wording/midSentence.ts';
 import { shortDate } from '../../kit/dates.ts';
 import { Button } from '../../kit/Button.tsx';
@@ -67,6 +69,7 @@ interface AdvicePanelProps {
 /** The advice so far: a sentence to say aloud, dated steps, cautions, and what not to do. */
 export function AdvicePanel(props: AdvicePanelProps) {
   const { answer, plant, closed, onLabel, onDates, onSheet, onSamples } = props;
+  const contacts = useAppSelector((state) => state.desk.contacts);
   if (!answer) return null;
   if (answer.urgent) return <Notice>{caseTexts.adviceWaits}</Notice>;
   const { verdict, headline, answers, steps, cautions, refer, notDoing, differ, lookAgain } =
@@ -129,7 +132,11 @@ export function AdvicePanel(props: AdvicePanelProps) {
       {refer.length > 0 && (
         <Note>
           <h3>{caseTexts.referTo}</h3>
-          <p>{refer.join(', ')}</p>
+          <ul>
+            {callInLines(answer.advice, contacts).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
         </Note>
       )}
       <Note>

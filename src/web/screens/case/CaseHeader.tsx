@@ -1,4 +1,5 @@
-import { caseTexts } from '../../texts/caseTexts.ts';
+import { APPROACHES } from '../../../core/advice/context.ts';
+import { APPROACH_WORDS, caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { useState } from 'react';
 import { useCan } from '../../store/useCan.ts';
@@ -44,11 +45,7 @@ const CHANNELS = [
   { id: 'email', text: caseTexts.byEmail },
   { id: 'text', text: caseTexts.byTextMessage },
 ] as const;
-const APPROACHES = [
-  { id: 'leave', text: caseTexts.leaveAloneWherePossible },
-  { id: 'organic', text: caseTexts.organicOnly },
-  { id: 'integrated', text: caseTexts.whateverWorks },
-] as const;
+const APPROACH_CHOICES = APPROACHES.map((id) => ({ id, text: APPROACH_WORDS[id] }));
 
 function textOf<T extends string>(
   list: readonly { readonly id: T; readonly text: string }[],
@@ -175,12 +172,12 @@ export function CaseHeader({ record, plant, answer }: CaseHeaderProps) {
           />
         )}
       </Chip>
-      <Chip name={caseTexts.approach} value={textOf(APPROACHES, approach)}>
+      <Chip name={caseTexts.approach} value={APPROACH_WORDS[approach]}>
         {() => (
           <Choices
             label={caseTexts.howTheyWantToGarden}
             value={approach}
-            choices={APPROACHES}
+            choices={APPROACH_CHOICES}
             onChange={(to) => happen({ kind: 'approach-set', plantId, approach: to })}
           />
         )}

@@ -16,7 +16,7 @@ import { Notice } from '../../kit/Notice.tsx';
 import { PanelBoundary } from '../../kit/PanelBoundary.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
 import { isPassing } from '../../api/api.ts';
-import { loadClinic, loadExperience, loadWeather } from '../../store/actions.ts';
+import { loadClinic, loadContacts, loadExperience, loadWeather } from '../../store/actions.ts';
 import { caseLeft, caseShown, plantShown } from '../../store/cases/casesSlice.ts';
 import { selectPlant, selectRecord } from '../../store/cases/selectors.ts';
 import { loadCase, showWithout } from '../../store/page.ts';
@@ -70,6 +70,7 @@ function useCaseLoaded(id: string, round: number): void {
     void loadCase(id);
     void loadExperience(dispatch);
     void loadWeather(dispatch);
+    void loadContacts(dispatch);
     if (store.getState().desk.clinic === null) void loadClinic(dispatch);
     return () => void dispatch(caseLeft(id));
   }, [dispatch, id, round]);

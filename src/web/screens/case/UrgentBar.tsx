@@ -6,6 +6,8 @@ import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
 import { caseTexts } from '../../texts/caseTexts.ts';
+import { useAppSelector } from '../../store/store.ts';
+import { contactLine, contactsOf } from '../../../application/contacts.ts';
 import { useRecordEvent } from './common/useCase.ts';
 
 const Bar = styled.section`
@@ -54,6 +56,7 @@ interface UrgentBarProps {
 /** What comes before any diagnosis: what to do in the next minutes, and whom to call. */
 export function UrgentBar({ plant, urgent }: UrgentBarProps) {
   const happen = useRecordEvent();
+  const contacts = useAppSelector((state) => state.desk.contacts);
   const finding = `${HANDLED}${urgent.kind}`;
   const goOn = (): void =>
     void happen({
@@ -74,6 +77,9 @@ export function UrgentBar({ plant, urgent }: UrgentBarProps) {
         {urgent.call.map(({ call, who, number }) => (
           <li key={call}>
             {caseTexts.call(who)} {number !== null && <b>{number}</b>}
+            {contactsOf(contacts, call).map((ours) => (
+              <span key={ours.id}> {contactLine(ours)}</span>
+            ))}
           </li>
         ))}
       </ul>

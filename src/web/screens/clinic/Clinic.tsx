@@ -5,8 +5,10 @@ import { loadClinic } from '../../store/actions.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { clinicTexts } from '../../texts/clinicTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
+import { AtHand } from './AtHand.tsx';
 import { AuditList } from './AuditList.tsx';
 import { ClinicSettings } from './ClinicSettings.tsx';
+import { Contacts } from './Contacts.tsx';
 import { OwnAccount } from './OwnAccount.tsx';
 import { People } from './People.tsx';
 
@@ -50,18 +52,16 @@ export function Clinic() {
   return (
     <Page>
       <h1>{clinic?.name ?? commonTexts.clinic}</h1>
-      {seesPeople && (
-        <Column>
-          <People />
-          {writes && clinic && <ClinicSettings key={clinic.name} clinic={clinic} />}
-          {seesLog && <AuditList />}
-        </Column>
-      )}
-      {hasAccount && (
-        <Column>
-          <OwnAccount />
-        </Column>
-      )}
+      <Column>
+        {seesPeople && <People />}
+        {writes && clinic && <ClinicSettings key={clinic.name} clinic={clinic} />}
+        <Contacts writes={writes} />
+        {seesLog && <AuditList />}
+      </Column>
+      <Column>
+        {hasAccount && <OwnAccount />}
+        {clinic && <AtHand today={clinic.today} />}
+      </Column>
     </Page>
   );
 }

@@ -1,51 +1,137 @@
 import { useState, type SubmitEvent } from 'react';
 import { styled } from 'styled-components';
-import { MAX_NAME, MAX_RETENTION, MIN_RETENTION, type Clinic } from '../../../contracts/cases.ts';
+import {
+  MAX_ADDRESS,
+  MAX_NAME,
+  MAX_RETENTION,
+  MIN_RETENTION,
+  type Clinic,
+} from '../../../contracts/cases.ts';
+import { placeSchema } from '../../../contracts/consult.ts';
+import { APPROACHES } from '../../../core/advice/context.ts';
+import { countrySchema } from '../../../core/schema/place.ts';
 import { api } from '../../api/api.ts';
 import { Button } from '../../kit/Button.tsx';
-import { Field, WholeNumber } from '../../kit/fields.tsx';
+import { Field, FieldLabel, SelectBox, WholeNumber } from '../../kit/fields.tsx';
 import { clinicRead } from '../../store/deskSlice.ts';
 import { useAppDispatch } from '../../store/store.ts';
+import { APPROACH_WORDS } from '../../texts/caseTexts.ts';
 import { clinicTexts } from '../../texts/clinicTexts.ts';
 
 const Form = styled.form`
   display: grid;
-  grid-template-columns: 1fr 1fr auto auto;
-  gap: 6px 16px;
+  grid-template-columns: repeat(6, minmax(0, 1fr));
+  gap: 8px 16px;
   align-items: end;
+  & > * {
+    grid-column: span 3;
+  }
   & > div + div {
     margin-top: 0;
+  }
+  & > [data-third] {
+    grid-column: span 2;
   }
   & > p {
     grid-column: 1 / -1;
     color: var(--quiet);
     font-size: 14px;
   }
+  & select {
+    width: 100%;
+    height: 36px;
+  }
   @media (max-width: 760px) {
-    grid-template-columns: 1fr;
+    & > *,
+    & > [data-third] {
+      grid-column: 1 / -1;
+    }
   }
 `;
+
+/** The place of three typed numbers; null where they are none. */
+function placeOf(lat: string, lon: string, height: string): Clinic['place'] | null {
+  const at = (text: string): number => (text.trim() === '' ? NaN : Number(text));
+  const known = height.trim() === '' ? {} : { height: at(height) };
+  const place = placeSchema.safeParse({ lat: at(lat), lon: at(lon), ...known });
+  return place.success ? place.data : null;
+}
 
 /** What the clinic says of itself, and how long it keeps the names of those who asked. */
 export function ClinicSettings({ clinic }: { readonly clinic: Clinic }) {
   const dispatch = useAppDispatch();
   const [name, setName] = useState(clinic.name);
   const [region, setRegion] = useState(clinic.region);
+  const [address, setAddress] = useState(clinic.address);
+  const [hours, setHours] = useState(clinic.hours);
+  const [languages, setLanguages] = useState(clinic.languages);
+  const [country, setCountry] = useState(clinic.country ?? '');
+  const [lat, setLat] = useState(String(clinic.place.lat));
+  const [lon, setLon] = useState(String(clinic.place.lon));
+  const [height, setHeight] = useState(String(clinic.place.height ?? ''));
+  const [approach, setApproach] = useState(clinic.approach);
   const [days, setDays] = useState<number | null>(clinic.retentionDays);
   const [said, setSaid] = useState<string | null>(null);
+  const place = placeOf(lat, lon, height);
+  const code = country.trim().toLowerCase();
+  const hasCountry = code === '' || countrySchema.safeParse(code).success;
   const save = async (event: SubmitEvent): Promise<void> => {
     event.preventDefault();
-    const retentionDays = days ?? clinic.retentionDays;
-    const saved = await api.changeClinic({ name, region, retentionDays });
+    if (!place || !hasCountry) return;
+    const saved = await api.changeClinic({
+      ...{ name, region, address, hours, languages, place, approach },
+      country: code === '' ? null : code,
+      retentionDays: days ?? clinic.retentionDays,
+    });
     setSaid(saved.ok ? clinicTexts.saved : `${saved.error.message} ${saved.error.cure}`);
     if (saved.ok) dispatch(clinicRead(saved.value));
   };
+  const isWhole = name.trim() !== '' && region.trim() !== '' && place !== null && hasCountry;
   return (
     <section aria-labelledby="settings">
       <h2 id="settings">{clinicTexts.settings}</h2>
       <Form onSubmit={(event) => void save(event)}>
         <Field label={clinicTexts.clinicName} value={name} max={MAX_NAME} onChange={setName} />
         <Field label={clinicTexts.region} value={region} max={MAX_NAME} onChange={setRegion} />
+        <Field
+          label={clinicTexts.address}
+          value={address}
+          max={MAX_ADDRESS}
+          onChange={setAddress}
+        />
+        <Field label={clinicTexts.hours} value={hours} max={MAX_ADDRESS} onChange={setHours} />
+        <Field
+          label={clinicTexts.languages}
+          value={languages}
+          max={MAX_NAME}
+          onChange={setLanguages}
+        />
+        <label>
+          <FieldLabel elementType="span">{clinicTexts.approach}</FieldLabel>
+          <SelectBox
+            value={approach}
+            onChange={({ target }) =>
+              setApproach(APPROACHES.find((one) => one === target.value) ?? approach)
+            }
+          >
+            {APPROACHES.map((one) => (
+              <option key={one} value={one}>
+                {APPROACH_WORDS[one]}
+              </option>
+            ))}
+          </SelectBox>
+        </label>
+        <div data-third>
+          <Field label={clinicTexts.latitude} value={lat} onChange={setLat} />
+        </div>
+        <div data-third>
+          <Field label={clinicTexts.longitude} value={lon} onChange={setLon} />
+        </div>
+        <div data-third>
+          <Field label={clinicTexts.height} value={height} onChange={setHeight} />
+        </div>
+        <p>{place ? clinicTexts.placeWhat : clinicTexts.placeWrong}</p>
+        <Field label={clinicTexts.country} value={country} max={2} onChange={setCountry} />
         <WholeNumber
           label={clinicTexts.retention}
           value={days}
@@ -53,10 +139,13 @@ export function ClinicSettings({ clinic }: { readonly clinic: Clinic }) {
           most={MAX_RETENTION}
           onChange={setDays}
         />
-        <Button type="submit" isDisabled={name.trim() === '' || region.trim() === ''}>
-          {clinicTexts.save}
-        </Button>
+        <p>{hasCountry ? clinicTexts.countryWhat : clinicTexts.countryWrong}</p>
         <p>{clinicTexts.retentionWhat}</p>
+        <div>
+          <Button kind="main" type="submit" isDisabled={!isWhole}>
+            {clinicTexts.save}
+          </Button>
+        </div>
         <p role="status">{said}</p>
       </Form>
     </section>

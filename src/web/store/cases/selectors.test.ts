@@ -54,6 +54,10 @@ describe('the station of the clinic', () => {
       place: { lat: 44.6, lon: -67.9 },
       country: 'us',
       today: '2026-06-15',
+      address: '',
+      hours: '',
+      languages: '',
+      approach: 'integrated',
       retentionDays: 400,
     },
   };

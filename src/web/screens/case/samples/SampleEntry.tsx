@@ -13,6 +13,8 @@ import { shortDate } from '../../../kit/dates.ts';
 import { AmountField, Field } from '../../../kit/fields.tsx';
 import type { LibraryIndex } from '../../../library/libraryIndex.ts';
 import { sampleTexts } from '../../../texts/sampleTexts.ts';
+import { contactsOf } from '../../../../application/contacts.ts';
+import { useAppSelector } from '../../../store/store.ts';
 import { Quietly } from '../common/layout.ts';
 import { useRecordEvent } from '../common/useCase.ts';
 import { causeName } from '../../../library/causeName.ts';
@@ -55,6 +57,10 @@ interface SampleEntryProps {
 /** One sample: what stands on its label, where it is, and what came back. */
 export function SampleEntry({ caseNumber, plant, sample, shelf }: SampleEntryProps) {
   const happen = useRecordEvent();
+  const laboratories = contactsOf(
+    useAppSelector((state) => state.desk.contacts),
+    'laboratory',
+  );
   const number = sampleNumber(caseNumber, sample);
   const kind = shelf?.library.sampleKinds.find(({ id }) => id === sample.kind);
   const change = (changed: SampleChange): void =>
@@ -116,6 +122,12 @@ export function SampleEntry({ caseNumber, plant, sample, shelf }: SampleEntryPro
         max={MAX_LABORATORY}
         onChange={(laboratory) => change({ laboratory })}
       />
+      {sample.laboratory === '' &&
+        laboratories.map(({ id, name }) => (
+          <Button key={id} kind="quiet" onPress={() => change({ laboratory: name })}>
+            {sampleTexts.toLaboratory(name)}
+          </Button>
+        ))}
       <SampleResult
         plant={plant}
         number={number}

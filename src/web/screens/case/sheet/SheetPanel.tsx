@@ -59,6 +59,7 @@ interface SheetPanelProps {
 /** The sheet of the call as it will be printed, with the ways to hand it over; what was given is kept with the case. */
 export function SheetPanel({ record, plant, answer, onClose }: SheetPanelProps) {
   const clinic = useAppSelector((state) => state.desk.clinic);
+  const contacts = useAppSelector((state) => state.desk.contacts);
   const state = useSheetAnswers(record);
   const today = parseDay(plant.date);
   return (
@@ -83,6 +84,8 @@ export function SheetPanel({ record, plant, answer, onClose }: SheetPanelProps) 
             sheet={sheetOf(state.answers, {
               clinic: clinic?.name ?? '',
               region: clinic?.region ?? '',
+              reach: [clinic?.address, clinic?.hours].filter(Boolean).join('. '),
+              contacts,
               today: today.value,
               caseNumber: record.number,
             })}

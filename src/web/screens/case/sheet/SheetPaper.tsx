@@ -208,7 +208,10 @@ export function SheetPaper({ sheet, large }: { readonly sheet: Sheet; readonly l
       {sheet.parts.map((part, i) => (
         <Part key={i} part={part} />
       ))}
-      <footer>{sheetWords.disclaimer}</footer>
+      <footer>
+        {sheet.reach !== '' && <p>{sheetWords.reach(sheet.reach)}</p>}
+        {sheetWords.disclaimer}
+      </footer>
     </Paper>
   );
 }
