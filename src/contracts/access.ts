@@ -10,6 +10,7 @@ export const ACTIONS = [
   'cases.read',
   'cases.write',
   'cases.export',
+  'cases.import',
   'cases.forget',
   'advice.give',
   'advice.release',

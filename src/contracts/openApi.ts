@@ -1,4 +1,11 @@
 import { clinicContactSchema, clinicContactsSchema, removeContactSchema } from './contacts.ts';
+import {
+  importedCasesSchema,
+  importSchema,
+  removeSearchSchema,
+  savedSearchesSchema,
+  savedSearchSchema,
+} from './importing.ts';
 import { learnedSchema } from './learned.ts';
 import { z } from 'zod';
 import { appendedSchema, appendEventsSchema, changesSchema } from './caseEvents.ts';
@@ -108,6 +115,33 @@ export const API_ROUTES: readonly ApiRoute[] = [
       confirmed: 'The least of `laboratory`, `in-hand`, `photograph`, `enquirer` that counts.',
     },
     answer: learnedSchema,
+  },
+  {
+    method: 'post',
+    path: '/casebook/import',
+    summary: 'Takes cases in, each by itself; what is here already is known.',
+    body: importSchema,
+    answer: importedCasesSchema,
+  },
+  {
+    method: 'get',
+    path: '/casebook/searches',
+    summary: 'Searches that are kept under a name.',
+    answer: savedSearchesSchema,
+  },
+  {
+    method: 'post',
+    path: '/casebook/searches',
+    summary: 'Keeps a search; the same id again writes it anew.',
+    body: savedSearchSchema,
+    answer: savedSearchesSchema,
+  },
+  {
+    method: 'post',
+    path: '/casebook/searches/remove',
+    summary: 'Removes a search.',
+    body: removeSearchSchema,
+    answer: savedSearchesSchema,
   },
   {
     method: 'get',

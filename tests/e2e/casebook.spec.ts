@@ -65,3 +65,37 @@ test('the casebook narrows by plant and by days, and clears', async ({ page }) =
   await page.getByRole('option', { name: /^Quince/ }).click();
   await expect(page.getByText('No case is found by that.')).toBeVisible();
 });
+
+test('a table is taken in by its columns, once, with what was refused by its line', async ({
+  page,
+}) => {
+  await page.goto('/casebook');
+  await page.getByRole('link', { name: 'Take cases in' }).click();
+  const table = [
+    'Date,Question,Diagnosis,Host',
+    '2024-05-02,Horns on the juniper kettlewick,cedar-rust-juniper,Juniper',
+    'in May,No day kettlewick,,',
+    '2024-05-03,No such cause kettlewick,spite,',
+  ].join('\n');
+  const file = { name: 'old.csv', mimeType: 'text/csv', buffer: Buffer.from(table) };
+  await page.getByLabel('A file of JSON Lines or a table').setInputFiles(file);
+  await expect(page.getByRole('combobox', { name: 'Plant' })).toHaveValue('Host');
+  await noViolations(page);
+  await page.getByRole('button', { name: 'Take in 3 cases' }).click();
+  await expect(page.getByText('1 taken in, 0 here already, 2 refused.')).toBeVisible();
+  await expect(page.getByRole('row').filter({ hasText: 'called “spite”' })).toContainText('4');
+  await page.getByRole('button', { name: 'Take in 3 cases' }).click();
+  await expect(page.getByText('0 taken in, 1 here already, 2 refused.')).toBeVisible();
+  await noViolations(page);
+  await page.goto('/casebook?words=kettlewick');
+  await expect(page.getByRole('table').getByRole('row')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Keep this search' }).click();
+  await page.getByRole('textbox', { name: 'Name of the search' }).fill('Taken in');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.goto('/casebook');
+  await page.getByRole('link', { name: 'Taken in' }).click();
+  await expect(page).toHaveURL(/words=kettlewick/);
+  await noViolations(page);
+  await page.getByRole('button', { name: 'Remove “Taken in”' }).click();
+  await expect(page.getByRole('link', { name: 'Taken in' })).toBeHidden();
+});

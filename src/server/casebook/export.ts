@@ -4,6 +4,7 @@ import type { ExportedCase } from '../../contracts/casebook.ts';
 import type { CasePlant, CaseRecord } from '../../contracts/cases.ts';
 import { readCase, readEvents, type PageKey } from '../cases/queries.ts';
 import type { Database } from '../db/connect.ts';
+import { coarse } from './occurrences.ts';
 import { findIds, type Condition } from './search.ts';
 
 /** Cases that are read with one statement. */
@@ -56,9 +57,6 @@ const COLUMNS = [
   'knowledge version',
 ] as const;
 type Row = readonly (string | number)[];
-
-/** Places are given to a tenth of a degree, some ten kilometres: enough for a map, too little for a garden gate. */
-const coarse = (degrees: number): number => Math.round(degrees * 10) / 10;
 
 function rowOf({ number, openedAt, channel, status }: CaseRecord, plant: CasePlant): Row {
   const { closingAnswer: answer, outcome } = plant;

@@ -10,6 +10,8 @@ import {
   type CasebookQuery,
 } from '../../contracts/casebook.ts';
 import { learnedQuerySchema, type Learned } from '../../contracts/learned.ts';
+import type { ExportedCase } from '../../contracts/casebook.ts';
+import type { Library } from '../../core/schema/library.ts';
 import { problemFrom, type Problem } from '../../contracts/problem.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
 import { actorOf, FORBIDDEN, guarded, SIGNED_OUT, type Actor, type Door } from '../access/guard.ts';
@@ -20,6 +22,9 @@ import { caseSearch, people } from '../db/schema.ts';
 import { sendProblem } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
 import { csvLines, exportedCases, jsonLines, MAX_WORKBOOK_ROWS, workbook } from './export.ts';
+import { darwinCore, geoJson, MAX_OCCURRENCES, namesOf, type Names } from './occurrences.ts';
+import { lookupIn, takeIn } from './importing.ts';
+import { keepSearch, readSearches, removeSearch } from './savedSearches.ts';
 import { readLearned } from './learned.ts';
 import { conditionOf, searchCases } from './search.ts';
 
@@ -27,12 +32,12 @@ const NO_FORMAT: Problem = {
   code: 'invalid-field',
   field: 'format',
   message: 'There is no such form of the export.',
-  cure: 'Ask for csv, xlsx or jsonl.',
+  cure: 'Ask for csv, xlsx, jsonl, geojson or dwca.',
 };
 const TOO_MANY_ROWS: Problem = {
   code: 'too-large',
   field: 'format',
-  message: `A workbook holds at most ${MAX_WORKBOOK_ROWS} rows here.`,
+  message: `A workbook holds at most ${MAX_WORKBOOK_ROWS} rows here, an archive ${MAX_OCCURRENCES}.`,
   cure: 'Narrow the search, as by years, or take the export as CSV.',
 };
 
@@ -79,36 +84,66 @@ async function findPeople(db: Database, clinicId: number): Promise<CasebookPeopl
   return { people: rows };
 }
 
-const TYPES: Readonly<Record<string, string>> = {
-  csv: 'text/csv; charset=utf-8',
-  jsonl: 'application/jsonl; charset=utf-8',
-  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+/** Forms of the export: the type of the file, and the ending of its name. */
+const FORMATS: Readonly<Record<string, { readonly type: string; readonly ending: string }>> = {
+  csv: { type: 'text/csv; charset=utf-8', ending: 'csv' },
+  jsonl: { type: 'application/jsonl; charset=utf-8', ending: 'jsonl' },
+  geojson: { type: 'application/geo+json; charset=utf-8', ending: 'geojson' },
+  dwca: { type: 'application/zip', ending: 'dwca.zip' },
+  xlsx: {
+    type: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+    ending: 'xlsx',
+  },
 };
+
+/** The file in pieces, or whole where it is made in memory; null where that is too large. */
+async function fileOf(
+  format: string,
+  cases: AsyncGenerator<ExportedCase>,
+  { office }: Actor,
+  names: Names,
+): Promise<AsyncGenerator<string> | Buffer | null> {
+  const { name: clinic, country } = office;
+  switch (format) {
+    case 'xlsx':
+      return workbook(cases);
+    case 'dwca':
+      return darwinCore(cases, names, { clinic, country, day: office.today() });
+    case 'geojson':
+      return geoJson(cases, names);
+    case 'csv':
+      return csvLines(cases);
+    default:
+      return jsonLines(cases);
+  }
+}
 
 async function sendExport(
   response: Response,
   db: Database,
-  { clinicId, office }: Actor,
-  { query, format }: { readonly query: CasebookQuery; readonly format: string },
+  actor: Actor,
+  { query, format, names }: { query: CasebookQuery; format: string; names: Names },
 ): Promise<void> {
+  const { clinicId, office } = actor;
   const cases = exportedCases(db, clinicId, conditionOf(office, query));
-  const book = format === 'xlsx' ? await workbook(cases) : null;
-  if (format === 'xlsx' && !book) {
+  const file = await fileOf(format, cases, actor, names);
+  const form = FORMATS[format];
+  if (file === null || !form) {
     sendProblem(response, TOO_MANY_ROWS);
     return;
   }
   response.set({
-    'content-type': TYPES[format] ?? '',
-    'content-disposition': `attachment; filename="casebook-${office.today()}.${format}"`,
+    'content-type': form.type,
+    'content-disposition': `attachment; filename="casebook-${office.today()}.${form.ending}"`,
     'cache-control': 'no-store',
   });
-  if (book) response.send(book);
-  else
-    await pipeline(Readable.from(format === 'csv' ? csvLines(cases) : jsonLines(cases)), response);
+  if (Buffer.isBuffer(file)) response.send(file);
+  else await pipeline(Readable.from(file), response);
 }
 
 /** Sends what a search finds as a file, piece by piece; who took it is written down before. */
-function exporting({ connection, settings }: Door): RequestHandler {
+function exporting({ connection, settings, library }: CasebookParts): RequestHandler {
+  const names = namesOf(library);
   return async (request, response) => {
     const actor = await connection.run((db) => actorOf(db, request, settings));
     const query = queryOf(request);
@@ -116,19 +151,24 @@ function exporting({ connection, settings }: Door): RequestHandler {
     if (!actor) sendProblem(response, SIGNED_OUT);
     else if (!can(actor, 'cases.export', actor)) sendProblem(response, FORBIDDEN);
     else if (!query.ok) sendProblem(response, query.error);
-    else if (typeof format !== 'string' || !(format in TYPES)) sendProblem(response, NO_FORMAT);
+    else if (typeof format !== 'string' || !(format in FORMATS)) sendProblem(response, NO_FORMAT);
     else {
       const { clinicId, id: personId } = actor;
       await connection.db.transaction((tx) =>
         writeAudit(tx, { clinicId, personId, action: 'cases-exported', subject: format }),
       );
-      await sendExport(response, connection.db, actor, { query: query.value, format });
+      await sendExport(response, connection.db, actor, { query: query.value, format, names });
     }
   };
 }
 
+/** What the casebook works with: the door, and the library that names what was found. */
+export interface CasebookParts extends Door {
+  readonly library: Library;
+}
+
 /** Routes below `/api/casebook`. */
-export function casebookRoutes(door: Door): Router {
+export function casebookRoutes(door: CasebookParts): Router {
   const routes = Router();
   routes.get('/', guarded(door, 'cases.read', findPage));
   routes.get(
@@ -139,5 +179,24 @@ export function casebookRoutes(door: Door): Router {
   );
   routes.get('/learned', guarded(door, 'cases.read', learned));
   routes.get('/export', exporting(door));
+  const lookup = lookupIn(namesOf(door.library));
+  routes.post(
+    '/import',
+    guarded(door, 'cases.import', (db, { body }, actor) => takeIn(db, actor, body, lookup)),
+  );
+  routes.get(
+    '/searches',
+    guarded(door, 'cases.read', async (db, _request, { clinicId }) => ({
+      body: await readSearches(db, clinicId),
+    })),
+  );
+  routes.post(
+    '/searches',
+    guarded(door, 'cases.write', (db, { body }, { clinicId }) => keepSearch(db, clinicId, body)),
+  );
+  routes.post(
+    '/searches/remove',
+    guarded(door, 'cases.write', (db, { body }, { clinicId }) => removeSearch(db, clinicId, body)),
+  );
   return routes;
 }

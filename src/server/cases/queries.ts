@@ -268,7 +268,8 @@ export async function insertEvents(
 ): Promise<void> {
   if (events.length === 0) return;
   await db.insert(caseEvents).values(
-    events.map(({ id, version, author, device, event, conflicts }) => ({
+    events.map(({ id, version, at, author, device, event, conflicts }) => ({
+      ...(at === undefined ? {} : { at: new Date(at) }),
       caseId,
       version,
       eventId: id,

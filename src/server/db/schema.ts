@@ -315,6 +315,20 @@ export const clinicLabels = pgTable(
   (table) => [index('clinic_labels_by_name').on(table.clinicId, table.name)],
 );
 
+/** Searches that are kept under a name. */
+export const savedSearches = pgTable(
+  'saved_searches',
+  {
+    id: uuid().primaryKey(),
+    clinicId: integer('clinic_id')
+      .notNull()
+      .references(() => clinics.id, { onDelete: 'cascade' }),
+    name: text().notNull(),
+    query: text().notNull(),
+  },
+  (table) => [index('saved_searches_by_name').on(table.clinicId, table.name)],
+);
+
 /** Whom the clinic sends people to. */
 export const clinicContacts = pgTable(
   'clinic_contacts',

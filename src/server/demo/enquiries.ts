@@ -131,20 +131,6 @@ export const DEMO_ENQUIRIES: readonly DemoEnquiry[] = [
     openedAt: '2026-06-13T09:15:00Z',
     enquirer: { name: 'Corin Ashdown', contact: 'by letter' },
     callBackOn: null,
-    by: 2,
-    samples: [
-      {
-        id: sampleId(9),
-        kind: 'leaves-with-margin',
-        suspects: ['apple-scab'],
-        askedOn: '2026-05-28',
-        sentOn: '2026-05-29',
-        laboratory: 'Plant laboratory of Tern County',
-        dueOn: '2026-06-12',
-        cost: 20,
-        result: null,
-      },
-    ],
     words:
       'The apple trees have olive brown velvety spots on the leaves after all the rain in May and some of the leaves are falling already. What should I spray now?',
   },
@@ -177,5 +163,30 @@ export const DEMO_ENQUIRIES: readonly DemoEnquiry[] = [
     callBackOn: null,
     words:
       'squash leaves have silver white marks along the veins, same on every leaf, doesnt rub off. plant looks great',
+  },
+  {
+    id: id(13),
+    channel: 'email',
+    status: 'waiting',
+    openedAt: '2026-05-28T10:20:00Z',
+    enquirer: { name: 'Katya Lorne', contact: 'by letter' },
+    callBackOn: null,
+    by: 2,
+    consent: { callBack: true, photographs: true },
+    words:
+      'The young twigs of our mountain ash wilt and turn black, bent over like a hook, and the leaves hang on. It began in the blossom.',
+    samples: [
+      {
+        id: sampleId(13),
+        kind: 'stem-with-margin',
+        suspects: ['fire-blight'],
+        askedOn: '2026-05-28',
+        sentOn: '2026-05-29',
+        laboratory: 'Plant laboratory of Tern County',
+        dueOn: '2026-06-12',
+        cost: 20,
+        result: null,
+      },
+    ],
   },
 ];

@@ -1,9 +1,8 @@
-import { createHash } from 'node:crypto';
-import { appendEvents } from '../../contracts/appendEvents.ts';
 import { emptyPlant } from '../../contracts/applyCaseEvent.ts';
-import type { CaseEvent, SentEvent } from '../../contracts/caseEvents.ts';
+import type { CaseEvent } from '../../contracts/caseEvents.ts';
 import type { ConsultResponse } from '../../contracts/consult.ts';
-import { insertCase, insertEvents, readCase, saveCase } from '../cases/queries.ts';
+import { enterCase } from '../cases/enterCase.ts';
+import { readCase } from '../cases/queries.ts';
 import type { ConsultPool } from '../consult/consultPool.ts';
 import type { ClinicContext } from '../office/clinicContext.ts';
 import type { Database } from '../db/connect.ts';
@@ -52,44 +51,31 @@ async function closingAnswer(
   return answer.ok ? answer.value : null;
 }
 
-/** Ids that are the same at every start, so that a repeated start adds nothing. */
-function idOf(caseId: string, index: number): string {
-  const hex = createHash('sha256').update(`${caseId} ${index}`).digest('hex');
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
-}
-
 async function seedOne(
   db: Database,
   office: ClinicContext,
   enquiry: DemoEnquiry,
   consult: ConsultPool['consult'],
 ): Promise<boolean> {
-  if (await readCase(db, office.id, enquiry.id, false)) return false;
+  const { id, channel, openedAt } = enquiry;
+  if (await readCase(db, office.id, id, false)) return false;
   const answer = await closingAnswer(enquiry, office, consult);
-  const plant = emptyPlant(PLANT_ID, enquiry.openedAt.slice(0, 10), office.place);
+  const plant = emptyPlant(PLANT_ID, openedAt.slice(0, 10), office.place);
   const person = enquiry.by === undefined ? undefined : DEMO_PEOPLE[enquiry.by];
-  const personId = person?.id ?? null;
+  const events: CaseEvent[] = [
+    ...eventsOfCall(enquiry),
+    ...(answer ? [{ kind: 'closing-answer-stored' as const, plantId, answer }] : []),
+    ...eventsAfter(enquiry),
+  ];
+  const by = {
+    author: person?.name ?? 'Demonstration',
+    personId: person?.id ?? null,
+    device: 'seed',
+  };
   return db.transaction(async (tx) => {
-    if (!(await insertCase(tx, office.id, { ...enquiry, plant }, null))) return false;
-    const opened = await readCase(tx, office.id, enquiry.id, true);
-    if (!opened) return false;
-    const happened: CaseEvent[] = [
-      ...eventsOfCall(enquiry),
-      ...(answer ? [{ kind: 'closing-answer-stored' as const, plantId, answer }] : []),
-      ...eventsAfter(enquiry),
-    ];
-    const events = happened.map((event, i): SentEvent => ({
-      id: idOf(enquiry.id, i),
-      author: person?.name ?? 'Demonstration',
-      device: 'seed',
-      event,
-      conflicts: [],
-    }));
-    const { record, applied, refused } = appendEvents(opened, [], events);
-    if (refused) throw new Error(`demonstration: ${refused.problem.message}`);
-    await saveCase(tx, opened, record, { clinicId: office.id, personId });
-    await insertEvents(tx, enquiry.id, { baseVersion: 0, personId }, applied);
-    return true;
+    const entered = await enterCase(tx, office.id, { id, channel, openedAt, plant, events }, by);
+    if (entered?.ok === false) throw new Error(`demonstration: ${entered.error.message}`);
+    return entered !== null;
   });
 }
 

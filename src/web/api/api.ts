@@ -36,6 +36,13 @@ import {
   type ClinicContact,
   type ClinicContacts,
 } from '../../contracts/contacts.ts';
+import {
+  importedCasesSchema,
+  savedSearchesSchema,
+  type ImportedCases,
+  type SavedSearch,
+  type SavedSearches,
+} from '../../contracts/importing.ts';
 import type { Forgetting } from '../../contracts/forgetting.ts';
 import {
   importedSchema,
@@ -77,6 +84,13 @@ export interface Api {
     after: string | null,
   ) => Promise<Result<CasebookPage, Problem>>;
   readonly learned: (query: LearnedQuery) => Promise<Result<Learned, Problem>>;
+  readonly takeIn: (
+    kind: 'cases' | 'rows',
+    items: readonly unknown[],
+  ) => Promise<Result<ImportedCases, Problem>>;
+  readonly searches: () => Promise<Result<SavedSearches, Problem>>;
+  readonly keepSearch: (search: SavedSearch) => Promise<Result<SavedSearches, Problem>>;
+  readonly removeSearch: (id: string) => Promise<Result<SavedSearches, Problem>>;
   readonly casebookPeople: () => Promise<Result<CasebookPeople, Problem>>;
   /** Takes personal data out of a case. */
   readonly forget: (id: string, how: Forgetting) => Promise<Result<CaseRecord, Problem>>;
@@ -118,6 +132,10 @@ export function createApi(server = '', headers: Readonly<Record<string, string>>
     casebook: (query, after) =>
       ask(casebookPageSchema, withAfter(`/casebook?${queryParams(query)}`, after)),
     learned: (query) => ask(learnedSchema, `/casebook/learned?${queryParams(query)}`),
+    takeIn: (kind, items) => ask(importedCasesSchema, '/casebook/import', { kind, items }),
+    searches: () => ask(savedSearchesSchema, '/casebook/searches'),
+    keepSearch: (search) => ask(savedSearchesSchema, '/casebook/searches', search),
+    removeSearch: (id) => ask(savedSearchesSchema, '/casebook/searches/remove', { id }),
     casebookPeople: () => ask(casebookPeopleSchema, '/casebook/people'),
     forget: (id, how) => ask(caseAnswer, `/cases/${id}/forget`, { how }),
     changeClinic: (change) => ask(clinicSchema, '/clinic/settings', change),

@@ -5,6 +5,7 @@ import { Bench } from '../screens/bench/Bench.tsx';
 import { CasePage } from '../screens/case/CasePage.tsx';
 import { Casebook } from '../screens/casebook/Casebook.tsx';
 import { CaseFile } from '../screens/casebook/CaseFile.tsx';
+import { Import } from '../screens/casebook/Import.tsx';
 import { Learned } from '../screens/casebook/Learned.tsx';
 import { Clinic } from '../screens/clinic/Clinic.tsx';
 import { Desk } from '../screens/desk/Desk.tsx';
@@ -49,6 +50,7 @@ export function App() {
           </Route>
           <Route path="/casebook" element={<Casebook />} />
           <Route path="/casebook/learned" element={<Learned />} />
+          <Route path="/casebook/import" element={<Import />} />
           <Route path="/casebook/:id" element={<CaseFile />} />
           <Route path="/clinic" element={<Clinic />} />
           <Route path="/bench" element={<Bench />} />

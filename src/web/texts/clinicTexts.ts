@@ -135,6 +135,7 @@ export const ACTION_WORDS: Readonly<Record<string, string>> = {
   'names-forgotten': 'took names out of a case',
   'clinic-changed': 'changed the clinic',
   'cases-exported': 'took cases out as a file',
+  'cases-imported': 'took cases in from a file',
   'learning-on': 'switched learning on',
   'learning-off': 'switched learning off',
 };

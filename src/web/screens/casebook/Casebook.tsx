@@ -11,9 +11,11 @@ import { useCan } from '../../store/useCan.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { casebookTexts } from '../../texts/casebookTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
+import { importTexts } from '../../texts/importTexts.ts';
 import { learnedTexts } from '../../texts/learnedTexts.ts';
 import { deskTexts, STATUS_WORDS } from '../../texts/deskTexts.ts';
 import { Filters } from './Filters.tsx';
+import { SavedSearches } from './SavedSearches.tsx';
 import { TakeOut } from './TakeOut.tsx';
 import { useCasebookQuery, useFoundCases } from './useSearch.ts';
 
@@ -41,6 +43,7 @@ export function Casebook() {
   const [query, change] = useCasebookQuery();
   const { lines, next, problem, more } = useFoundCases(query);
   const exports = useCan('cases.export');
+  const imports = useCan('cases.import');
   const today = useAppSelector((state) => state.desk.clinic?.today ?? '');
   useEffect(() => {
     document.title = casebookTexts.title;
@@ -51,7 +54,9 @@ export function Casebook() {
       <Head>
         <h1>{commonTexts.casebook}</h1>
         <Link to="/casebook/learned">{learnedTexts.title}</Link>
+        {imports && <Link to="/casebook/import">{importTexts.title}</Link>}
       </Head>
+      <SavedSearches />
       <Filters query={query} onChange={change} />
       {problem && (
         <Notice tone="caution">

@@ -14,7 +14,7 @@ const Bar = styled.section`
     margin-left: 12px;
   }
 `;
-const FORMATS = ['csv', 'xlsx', 'jsonl'] as const;
+const FORMATS = ['csv', 'xlsx', 'jsonl', 'geojson', 'dwca'] as const;
 
 /** Ways to take what was found out as a file; the browser saves it while the server sends it. */
 export function TakeOut({ query }: { readonly query: CasebookQuery }) {

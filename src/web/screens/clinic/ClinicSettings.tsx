@@ -26,7 +26,7 @@ const Form = styled.form`
   & > * {
     grid-column: span 3;
   }
-  & > div + div {
+  && > div + div {
     margin-top: 0;
   }
   & > [data-third] {
@@ -39,6 +39,7 @@ const Form = styled.form`
   }
   & select {
     width: 100%;
+    max-width: none;
     height: 36px;
   }
   @media (max-width: 760px) {
@@ -131,7 +132,13 @@ export function ClinicSettings({ clinic }: { readonly clinic: Clinic }) {
           <Field label={clinicTexts.height} value={height} onChange={setHeight} />
         </div>
         <p>{place ? clinicTexts.placeWhat : clinicTexts.placeWrong}</p>
-        <Field label={clinicTexts.country} value={country} max={2} onChange={setCountry} />
+        <div data-third>
+          <Field
+            label={clinicTexts.country}
+            value={country}
+            onChange={(typed) => setCountry(typed.slice(0, 2))}
+          />
+        </div>
         <WholeNumber
           label={clinicTexts.retention}
           value={days}

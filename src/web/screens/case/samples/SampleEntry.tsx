@@ -28,6 +28,7 @@ const Head = styled.h4`
   display: flex;
   align-items: baseline;
   gap: 10px;
+  margin: 0;
   padding-bottom: 4px;
   font-size: 15px;
   & code {
@@ -42,7 +43,7 @@ const Way = styled.div`
   grid-template-columns: 148px 148px 1fr;
   gap: 8px 12px;
   padding: 8px 0;
-  & > div + div {
+  && > div + div {
     margin-top: 0;
   }
 `;
