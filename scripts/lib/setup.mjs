@@ -55,9 +55,10 @@ export const chromiumPath = () =>
     .find((path) => existsSync(path));
 
 /** Makes sure the Debian packages are there that a command needs. */
-export async function ensurePackages({ postgres, chromium }) {
+export async function ensurePackages({ postgres = false, chromium = false, pool = false }) {
   const missing = [];
   if (postgres && !postgresBin()) missing.push('postgresql');
+  if (pool && !existsSync('/usr/sbin/pgbouncer')) missing.push('pgbouncer');
   // Who may not install it makes do with the whole browser.
   const found = isRoot() ? existsSync(join('/usr/bin', HEADLESS)) : chromiumPath();
   if (chromium && !found) missing.push(HEADLESS);

@@ -3,9 +3,16 @@ import { resolve } from 'node:path';
 import type { CasebookQuery } from '../contracts/casebook.ts';
 import { entryAt } from '../core/util/entryAt.ts';
 import { conditionOf, searchCases } from '../server/casebook/search.ts';
-import { listDue, listCases } from '../server/cases/queries.ts';
+import { listCases, listDue, listLookAgain } from '../server/cases/queries.ts';
+import { emptyPlant } from '../contracts/applyCaseEvent.ts';
+import type { CaseEvent } from '../contracts/caseEvents.ts';
+import { newId } from '../contracts/ids.ts';
+import type { Actor } from '../server/access/guard.ts';
+import { readLearned } from '../server/casebook/learned.ts';
+import { readExperience } from '../server/clinic/routes.ts';
+import { enterCase } from '../server/cases/enterCase.ts';
 import { connect, type Database } from '../server/db/connect.ts';
-import { openClinicContext } from '../server/office/clinicContext.ts';
+import { openClinicContext, type ClinicContext } from '../server/office/clinicContext.ts';
 
 const TIMES = 40;
 const PAGE = { limit: 51, after: null };
@@ -19,11 +26,14 @@ async function fill(db: Database, clinicId: number, count: number): Promise<void
   const words = VOCABULARY.split(' ');
   await db.execute(sql`select setseed(0.613)`);
   await db.execute(sql`
-    insert into cases (id, clinic_id, status, channel, opened_at, version, due_on, due_why)
+    insert into cases (id, clinic_id, status, channel, opened_at, version, due_on, due_why, look_again_on)
     select gen_random_uuid(), ${clinicId},
       case when i % 50 = 0 then 'open' when i % 77 = 0 then 'waiting' else 'closed' end,
       'phone', timestamptz '2026-06-13' - (i || ' seconds')::interval * (315360000.0 / ${count}), 1,
-      case when i % 77 = 0 then date '2026-06-13' + (i % 20)::int end
+      case when i % 77 = 0 then date '2026-06-13' + (i % 20)::int end,
+      case when i % 77 = 0 then 'call-back' end,
+      case when i % 50 > 0 and i % 77 > 0 and i % 5 > 0
+        then date '2026-06-27' - (i * (3650.0 / ${count}))::int end
     from generate_series(1, ${count}::int) as i`);
   const list = sql`array[${sql.join(
     words.map((word) => sql`${word}`),
@@ -31,12 +41,14 @@ async function fill(db: Database, clinicId: number, count: number): Promise<void
   )}]::text[]`;
   // A square of the random number makes the words in front common and those behind rare.
   await db.execute(sql`
-    insert into case_plants (case_id, id, position, words, plant, date, latitude, longitude, approach, outcome_cause, outcome_confirmed, outcome_on)
+    insert into case_plants (case_id, id, position, words, plant, date, latitude, longitude, approach, outcome_cause, outcome_confirmed, outcome_on, said_cause, said_share, outcome_rank)
     select id, 'plant-1', 0,
       (select string_agg((${list})[1 + floor(power(random(), 2) * ${words.length})::int], ' ') from generate_series(1, 24) where cases.id is not null),
       'plant-' || (number % 400), date '2026-06-13', 44.6, -67.9, 'integrated',
       case when number % 5 = 0 then 'cause-' || (number % 300) end,
-      case when number % 5 = 0 then 'in-hand' end, case when number % 5 = 0 then date '2026-06-13' end
+      case when number % 5 = 0 then 'in-hand' end,
+      case when number % 5 = 0 then date '2026-06-13' - (number % 3650) end,
+      'cause-' || (number % 290), 0.2 + (number % 80) / 100.0, 1 + number % 4
     from cases`);
   await db.execute(sql`
     insert into case_search
@@ -60,6 +72,53 @@ async function timesOf(work: () => Promise<unknown>): Promise<string> {
   return `median ${at(0.5)} ms, p95 ${at(0.95)} ms`;
 }
 
+/** Cases with six events each that are entered one after the other, as an advisor's page sends them. */
+const ENTERED = 500;
+
+async function entering(db: Database, office: ClinicContext): Promise<string> {
+  const plantId = 'plant-1';
+  const plant = emptyPlant(plantId, '2026-06-13', office.place);
+  const edit = (at: number, insert: string): CaseEvent => ({
+    kind: 'words-edited',
+    plantId,
+    edits: [{ at, remove: '', insert }],
+  });
+  const events: CaseEvent[] = [
+    edit(0, 'Leaves of the medlar '),
+    edit(21, 'are brown at the edge '),
+    { kind: 'plant-chosen', plantId, plant: 'apple' },
+    {
+      kind: 'answer-given',
+      plantId,
+      answer: { id: 'a', finding: 'leaf-spots', value: true, sure: 1 },
+    },
+    { kind: 'call-back-set', on: '2026-06-20' },
+    { kind: 'status-set', status: 'waiting' },
+  ];
+  const by = { author: 'bench', personId: null, device: 'bench' };
+  const begun = performance.now();
+  for (let i = 0; i < ENTERED; i++) {
+    const opening = {
+      id: newId(),
+      channel: 'phone' as const,
+      openedAt: '2026-06-13T12:00:00.000Z',
+    };
+    await db.transaction((tx) => enterCase(tx, office.id, { ...opening, plant, events }, by));
+  }
+  const seconds = (performance.now() - begun) / 1000;
+  return `${(ENTERED / seconds).toFixed(0)} cases a second, ${((events.length * ENTERED) / seconds).toFixed(0)} events a second, on one connection`;
+}
+
+async function sizesOf(db: Database): Promise<readonly { name: string; bytes: string }[]> {
+  const { rows } = await db.execute<{ name: string; bytes: string }>(sql`
+    select relname as name, pg_size_pretty(pg_total_relation_size(oid)) as bytes
+    from pg_class where relkind = 'r' and relnamespace = 'public'::regnamespace
+      and relname like 'case%' order by pg_total_relation_size(oid) desc`);
+  return rows;
+}
+
+const LAST_MONTH = { from: '2026-05-14', to: '2026-06-13' };
+
 const SEARCHES: readonly (readonly [string, CasebookQuery])[] = [
   ['nothing named', {}],
   ['a common word', { words: 'leaf' }],
@@ -82,6 +141,13 @@ if (url === undefined || !Number.isInteger(count) || count < 1) {
 const { db, migrate, close } = connect(url, undefined, { statementMs: 3_600_000 });
 await migrate(resolve('src/server/db/migrations'));
 const office = await openClinicContext(db, { pinnedDay: '2026-06-13' });
+const READER: Actor = {
+  id: newId(),
+  name: '',
+  role: 'coordinator',
+  clinicId: office.id,
+  office,
+};
 const [held] = (await db.execute<{ cases: number }>(sql`select count(*)::int as cases from cases`))
   .rows;
 if ((held?.cases ?? 0) === 0) await fill(db, office.id, count);
@@ -92,5 +158,12 @@ console.log(`${count} cases, database ${size.rows[0]?.size ?? ''}`);
 for (const [name, query] of SEARCHES)
   console.log(`${name}: ${await timesOf(() => searchCases(db, conditionOf(office, query), PAGE))}`);
 console.log(`Desk, open cases: ${await timesOf(() => listCases(db, office.id, false, PAGE))}`);
+console.log(
+  `Desk, to be asked how it went: ${await timesOf(() => listLookAgain(db, office.id, LAST_MONTH, PAGE))}`,
+);
 console.log(`Desk, call-backs: ${await timesOf(() => listDue(db, office.id, PAGE))}`);
+console.log(`learned, said and true: ${await timesOf(() => readLearned(db, READER, {}))}`);
+console.log(`learned, how common here: ${await timesOf(() => readExperience(db, office))}`);
+console.log(`entering: ${await entering(db, office)}`);
+for (const { name, bytes } of await sizesOf(db)) console.log(`  ${name}: ${bytes}`);
 await close();

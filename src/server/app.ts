@@ -3,6 +3,7 @@ import express, { type Express, type RequestHandler } from 'express';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
+import type { Connection } from './db/connect.ts';
 import { openApiDocument } from '../contracts/openApi.ts';
 import type { Library } from '../core/schema/library.ts';
 import { casebookRoutes } from './casebook/routes.ts';
@@ -26,6 +27,8 @@ import { weatherRoutes } from './weather/routes.ts';
 
 /** What the application is made of. */
 export interface AppParts extends Door {
+  /** Where the casebook is searched: the same as `connection`, or a replica that keeps up. */
+  readonly reading: Connection;
   readonly sessions: SessionSettings;
   /** The people of the demonstration may be chosen, on this machine alone. */
   readonly demo: boolean;

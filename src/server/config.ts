@@ -22,6 +22,8 @@ const configSchema = z.object({
     .min(1),
   /** Address by a role that owns the tables, where the server's own one may not change their form. */
   MIGRATE_URL: z.string().min(1).optional(),
+  /** Address of a replica on which the casebook is searched; never read where it lags behind. */
+  REPLICA_URL: z.string().min(1).optional(),
   PORT: z.coerce.number({ error: 'PORT must be a number' }).int().min(1).max(65535).default(4310),
   HOST: z.string().default('127.0.0.1'),
   SOUNDING_TODAY: z

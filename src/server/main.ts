@@ -13,8 +13,9 @@ import { makeLink } from './access/oneTimeLinks.ts';
 import { hasCoordinator } from './people/accounts.ts';
 import { seedDemo } from './demo/seed.ts';
 import { seedWeather } from './demo/weather.ts';
-import { grantTo, roleOf } from './db/grants.ts';
+import { grantTo, isOwn, roleOf } from './db/grants.ts';
 import { connect, type Connection } from './db/connect.ts';
+import { readingFrom } from './db/reader.ts';
 import { errorCode, isTransient, summarizeError } from './db/errors.ts';
 import { isFromNewerVersion } from './db/schemaVersion.ts';
 import type { Library } from '../core/schema/library.ts';
@@ -47,20 +48,12 @@ const clinicSettings = ({ SOUNDING_TODAY, SOUNDING_COUNTRY }: Config): ClinicSet
 });
 
 /** Brings the tables to this version by who owns them; false when a newer version has been at them. */
-async function bringUp(
-  { DATABASE_URL, MIGRATE_URL }: Config,
-  own: Pick<Connection, 'db' | 'migrate'>,
-): Promise<boolean> {
-  const owner = MIGRATE_URL === undefined ? null : connect(MIGRATE_URL);
-  try {
-    const { db, migrate } = owner ?? own;
-    if (await isFromNewerVersion(db, MIGRATIONS)) return false;
-    await migrate(MIGRATIONS);
-    if (owner) await grantTo(owner.db, roleOf(DATABASE_URL));
-    return true;
-  } finally {
-    await owner?.close();
-  }
+async function bringUp({ DATABASE_URL }: Config, owner: Connection): Promise<boolean> {
+  if (await isFromNewerVersion(owner.db, MIGRATIONS)) return false;
+  await owner.migrate(MIGRATIONS);
+  const role = roleOf(DATABASE_URL);
+  if (!(await isOwn(owner.db, role))) await grantTo(owner.db, role);
+  return true;
 }
 
 /** What the demonstration is made with. */
@@ -71,12 +64,14 @@ interface Makings {
 
 /** Brings the database to this version and opens the clinic; null when a newer version has been at it. */
 async function prepare(
-  { db, withStartupLock, migrate }: Connection,
+  { db }: Connection,
+  owner: Connection,
   config: Config,
   { library, consult }: Makings,
 ): Promise<Prepared | null> {
-  return withStartupLock(async () => {
-    if (!(await bringUp(config, { db, migrate }))) return null;
+  // By the owner's address: a pool in between would keep the lock of one session for another.
+  return owner.withStartupLock(async () => {
+    if (!(await bringUp(config, owner))) return null;
     const office = await openClinicContext(db, clinicSettings(config));
     if (config.SOUNDING_DEMO === 'yes') {
       await seedPeople(db, office.id);
@@ -100,8 +95,9 @@ async function prepareWhenUp(
   makings: Makings,
 ): Promise<Prepared> {
   for (const begun = Date.now(); ;) {
+    const owner = settings.MIGRATE_URL === undefined ? connection : connect(settings.MIGRATE_URL);
     try {
-      const prepared = await prepare(connection, settings, makings);
+      const prepared = await prepare(connection, owner, settings, makings);
       if (prepared) return prepared;
       stop(
         'A newer version of Sounding has used this database. Start that version, or set DATABASE_URL to another database.',
@@ -113,6 +109,8 @@ async function prepareWhenUp(
           `The database cannot be used (${why}). Check that it runs and that DATABASE_URL names it.`,
         );
       await new Promise((wait) => setTimeout(wait, START_PAUSE_MS));
+    } finally {
+      if (owner !== connection) await owner.close();
     }
   }
 }
@@ -123,12 +121,16 @@ const proxiesOf = (text: string): number | string | false =>
 
 const config = readConfig(process.env);
 if (!config.ok) stop(config.error);
-const { DATABASE_URL, HOST, PORT, CONSULT_SECONDS, TRUST_PROXY } = config.value;
+const { DATABASE_URL, REPLICA_URL, HOST, PORT, CONSULT_SECONDS, TRUST_PROXY } = config.value;
 
 const library = readCheckedLibrary(resolve('knowledge'));
 if (!library.ok) stop(library.error.map(issueLine).join('\n'));
 
 const connection = connect(DATABASE_URL, (error) => log.warn({ error }, 'connection lost'));
+const replica =
+  REPLICA_URL === undefined
+    ? null
+    : connect(REPLICA_URL, (error) => log.warn({ error }, 'connection to the replica lost'));
 const pool = openConsultPool({
   worker: resolve('dist/server/consultWorker.js'),
   library: library.value,
@@ -144,6 +146,7 @@ const { link } = await prepareWhenUp(connection, config.value, {
 const server = createServer(
   createApp({
     connection,
+    reading: readingFrom(connection, replica),
     settings: clinicSettings(config.value),
     sessions: { secrets: config.value.SESSION_SECRETS, prunes: true },
     demo: config.value.SOUNDING_DEMO === 'yes',
@@ -194,7 +197,9 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     setTimeout(() => process.exit(0), MAX_STOP_MS).unref();
     server.closeIdleConnections();
     server.close(() => {
-      void Promise.allSettled([pool.close(), connection.close()]).then(() => process.exit(0));
+      void Promise.allSettled([pool.close(), connection.close(), replica?.close()]).then(() =>
+        process.exit(0),
+      );
     });
   });
 }

@@ -74,6 +74,7 @@ export async function openServer(
   });
   const app = createApp({
     connection,
+    reading: connection,
     settings,
     sessions: { secrets: ['a secret of the tests alone and long enough'], prunes: false },
     demo: true,

@@ -138,7 +138,7 @@ test('what it proved to be is kept, teaches what is common, and the teaching can
   await expect(rank(page)).toContainText('Slugs and snails');
   await page.getByRole('button', { name: /^Came of it: not heard yet/ }).click();
   const panel = page.getByRole('region', { name: 'What came of it' });
-  await panel.getByText('Slugs and snails').click();
+  await panel.getByText('Slugs and snails', { exact: true }).click();
   await panel.getByText('We had it in the hand').click();
   await saved(page);
   await page.reload();

@@ -14,11 +14,13 @@ const CONFIRMATION_WEIGHT: Readonly<Record<Confirmation, number>> = {
   enquirer: 0.25,
 };
 
-/** A case whose cause became known. `month` is 1 to 12. */
+/** Cases whose cause became known in the same way. `month` is 1 to 12. */
 export interface Outcome {
   readonly cause: CauseId;
   readonly confirmed: Confirmation;
   readonly month: number;
+  /** How many there are; one where absent. */
+  readonly cases?: number;
 }
 
 /** Weighted number of confirmed cases of each cause, as they count in one season. */
@@ -44,9 +46,10 @@ const monthsApart = (a: number, b: number): number => {
  */
 export function experienceIn(month: number, outcomes: readonly Outcome[]): Experience {
   const counts = new Map<CauseId, number>();
-  for (const { cause, confirmed, month: then } of outcomes) {
+  for (const { cause, confirmed, month: then, cases = 1 } of outcomes) {
     const season = monthsApart(month, then) <= SEASON_MONTHS ? 1 : OTHER_SEASON;
-    counts.set(cause, (counts.get(cause) ?? 0) + season * CONFIRMATION_WEIGHT[confirmed]);
+    const weight = cases * season * CONFIRMATION_WEIGHT[confirmed];
+    counts.set(cause, (counts.get(cause) ?? 0) + weight);
   }
   return counts;
 }

@@ -17,7 +17,7 @@ import { fail, ok, type Result } from '../../core/util/result.ts';
 import { actorOf, FORBIDDEN, guarded, SIGNED_OUT, type Actor, type Door } from '../access/guard.ts';
 import { writeAudit } from '../audit/auditLog.ts';
 import { NO_KEY, pageKeyOf, readPage } from '../cases/pageKey.ts';
-import type { Database } from '../db/connect.ts';
+import type { Connection, Database } from '../db/connect.ts';
 import { caseSearch, people } from '../db/schema.ts';
 import { sendProblem } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
@@ -162,22 +162,24 @@ function exporting({ connection, settings, library }: CasebookParts): RequestHan
   };
 }
 
-/** What the casebook works with: the door, and the library that names what was found. */
+/** What the casebook works with: the door, where it is searched, and the library that names what was found. */
 export interface CasebookParts extends Door {
+  readonly reading: Connection;
   readonly library: Library;
 }
 
 /** Routes below `/api/casebook`. */
 export function casebookRoutes(door: CasebookParts): Router {
   const routes = Router();
-  routes.get('/', guarded(door, 'cases.read', findPage));
+  const reads = { ...door, connection: door.reading };
+  routes.get('/', guarded(reads, 'cases.read', findPage));
   routes.get(
     '/people',
-    guarded(door, 'cases.read', async (db, _request, { clinicId }) => ({
+    guarded(reads, 'cases.read', async (db, _request, { clinicId }) => ({
       body: await findPeople(db, clinicId),
     })),
   );
-  routes.get('/learned', guarded(door, 'cases.read', learned));
+  routes.get('/learned', guarded(reads, 'cases.read', learned));
   routes.get('/export', exporting(door));
   const lookup = lookupIn(namesOf(door.library));
   routes.post(

@@ -27,25 +27,26 @@ import { clinicContext, type ClinicContext } from '../office/clinicContext.ts';
 
 const monthOf = (isoDate: string): number => Number(isoDate.slice(5, 7));
 
-/** Outcomes of all cases of a clinic; a row whose cause is no id (from an older library) is left out. */
+/** Outcomes of all cases of a clinic, counted; a cause that is no id (from an older library) is left out. */
 async function readOutcomes(db: Database, clinicId: number): Promise<Outcome[]> {
+  const { outcomeCause: cause, outcomeConfirmed: confirmed, outcomeOn } = casePlants;
+  const month = sql<number>`extract(month from ${outcomeOn})::int`;
   const rows = await db
-    .select({
-      cause: casePlants.outcomeCause,
-      confirmed: casePlants.outcomeConfirmed,
-      on: casePlants.outcomeOn,
-    })
+    .select({ cause, confirmed, month, cases: count() })
     .from(casePlants)
     .innerJoin(cases, eq(cases.id, casePlants.caseId))
-    .where(and(eq(cases.clinicId, clinicId), isNotNull(casePlants.outcomeCause)));
-  return rows.flatMap(({ cause, confirmed, on }) => {
-    const id = causeIdSchema.safeParse(cause);
-    if (!id.success || confirmed === null || on === null) return [];
-    return [{ cause: id.data, confirmed, month: monthOf(on) }];
+    .where(and(eq(cases.clinicId, clinicId), isNotNull(cause), isNotNull(outcomeOn)))
+    .groupBy(cause, confirmed, month);
+  return rows.flatMap(({ cause: named, confirmed: how, ...rest }) => {
+    const id = causeIdSchema.safeParse(named);
+    return id.success && how !== null ? [{ cause: id.data, confirmed: how, ...rest }] : [];
   });
 }
 
-async function readExperience(db: Database, office: ClinicContext): Promise<ClinicExperience> {
+export async function readExperience(
+  db: Database,
+  office: ClinicContext,
+): Promise<ClinicExperience> {
   const [row] = await db
     .select({ learning: clinics.learning })
     .from(clinics)

@@ -13,6 +13,12 @@ export async function grantTo(owner: Database, role: string): Promise<void> {
   await owner.execute(sql`grant select on all tables in schema drizzle to ${app}`);
 }
 
+/** Whether a role is the one that asks: it owns what it works with. */
+export async function isOwn(owner: Database, role: string): Promise<boolean> {
+  const { rows } = await owner.execute<{ name: string }>(sql`select current_user as name`);
+  return rows[0]?.name === role;
+}
+
 /** The role of an address. */
 export const roleOf = (databaseUrl: string): string =>
   decodeURIComponent(new URL(databaseUrl).username);

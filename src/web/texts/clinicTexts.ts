@@ -70,7 +70,7 @@ export const clinicTexts = {
   contactsWhat:
     'They stand with the advice, on the sheet, and beside what to do in danger. The trade is named where there is nobody of our own.',
   trade: 'Trade',
-  contactName: 'Name',
+  contactName: 'Firm or office',
   reach: 'Number or address',
   area: 'Where they work',
   addContact: 'Add',
