@@ -41,8 +41,8 @@ async function fill(db: Database, clinicId: number, count: number): Promise<void
   )}]::text[]`;
   // A square of the random number makes the words in front common and those behind rare.
   await db.execute(sql`
-    insert into case_plants (case_id, id, position, words, plant, date, latitude, longitude, approach, outcome_cause, outcome_confirmed, outcome_on, said_cause, said_share, outcome_rank)
-    select id, 'plant-1', 0,
+    insert into case_plants (case_id, clinic_id, id, position, words, plant, date, latitude, longitude, approach, outcome_cause, outcome_confirmed, outcome_on, said_cause, said_share, outcome_rank)
+    select id, clinic_id, 'plant-1', 0,
       (select string_agg((${list})[1 + floor(power(random(), 2) * ${words.length})::int], ' ') from generate_series(1, 24) where cases.id is not null),
       'plant-' || (number % 400), date '2026-06-13', 44.6, -67.9, 'integrated',
       case when number % 5 = 0 then 'cause-' || (number % 300) end,

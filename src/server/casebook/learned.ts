@@ -44,7 +44,7 @@ async function readOutcomes(
     .innerJoin(cases, eq(cases.id, casePlants.caseId))
     .where(
       and(
-        eq(cases.clinicId, clinicId),
+        eq(casePlants.clinicId, clinicId),
         isNotNull(casePlants.outcomeCause),
         isNotNull(casePlants.saidCause),
         from === undefined ? undefined : gte(casePlants.outcomeOn, from),
@@ -121,8 +121,7 @@ async function readFollowUps(db: Queries, clinicId: number): Promise<Learned['fo
   const rows = await db
     .select({ followed, result, cases: count() })
     .from(casePlants)
-    .innerJoin(cases, eq(cases.id, casePlants.caseId))
-    .where(and(eq(cases.clinicId, clinicId), isNotNull(casePlants.followUp)))
+    .where(and(eq(casePlants.clinicId, clinicId), isNotNull(casePlants.followUp)))
     .groupBy(followed, result);
   const casesOf = (how: string, went: string): number =>
     rows.find((row) => row.followed === how && row.result === went)?.cases ?? 0;

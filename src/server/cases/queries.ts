@@ -185,7 +185,7 @@ export async function insertCase(
     .onConflictDoNothing()
     .returning({ id: cases.id });
   if (rows.length === 0) return false;
-  await db.insert(casePlants).values(plantRow(id, plant, 0));
+  await db.insert(casePlants).values(plantRow({ caseId: id, clinicId }, plant, 0));
   const opened = { id, openedAt, status: 'open' as const, plants: [plant], enquirer: NOBODY };
   await keepSearchRow(db, clinicId, { before: null, after: opened, personId });
   return true;
@@ -211,14 +211,14 @@ async function saveEnquirer(
 
 async function savePlant(
   db: Queries,
-  caseId: string,
+  { caseId, clinicId }: { readonly caseId: string; readonly clinicId: number },
   {
     plant,
     position,
     before,
   }: { plant: CasePlant; position: number; before: CasePlant | undefined },
 ): Promise<void> {
-  const row = plantRow(caseId, plant, position);
+  const row = plantRow({ caseId, clinicId }, plant, position);
   await db
     .insert(casePlants)
     .values(row)
@@ -254,7 +254,8 @@ export async function saveCase(
     .where(eq(cases.id, id));
   for (const [position, plant] of after.plants.entries()) {
     const known = before.plants.find((one) => one.id === plant.id);
-    if (plant !== known) await savePlant(db, id, { plant, position, before: known });
+    if (plant !== known)
+      await savePlant(db, { caseId: id, clinicId }, { plant, position, before: known });
   }
   await keepSearchRow(db, clinicId, { before, after, personId });
 }

@@ -70,12 +70,17 @@ export function toRecord({ head, enquirer, plants, observations: all }: CaseRows
   };
 }
 
-/** Row of a plant at a position of its case. */
-export function plantRow(caseId: string, plant: CasePlant, position: number): PlantRow {
+/** Row of a plant at a position of a case of a clinic. */
+export function plantRow(
+  { caseId, clinicId }: Pick<PlantRow, 'caseId' | 'clinicId'>,
+  plant: CasePlant,
+  position: number,
+): PlantRow {
   const { id, words, date, approach, knowledgeVersion, closingAnswer } = plant;
   const { place, outcome, plan } = plant;
   return {
     caseId,
+    clinicId,
     id,
     position,
     words,

@@ -34,8 +34,7 @@ async function readOutcomes(db: Database, clinicId: number): Promise<Outcome[]> 
   const rows = await db
     .select({ cause, confirmed, month, cases: count() })
     .from(casePlants)
-    .innerJoin(cases, eq(cases.id, casePlants.caseId))
-    .where(and(eq(cases.clinicId, clinicId), isNotNull(cause), isNotNull(outcomeOn)))
+    .where(and(eq(casePlants.clinicId, clinicId), isNotNull(cause), isNotNull(outcomeOn)))
     .groupBy(cause, confirmed, month);
   return rows.flatMap(({ cause: named, confirmed: how, ...rest }) => {
     const id = causeIdSchema.safeParse(named);

@@ -189,6 +189,8 @@ export const casePlants = pgTable(
     caseId: uuid('case_id')
       .notNull()
       .references(() => cases.id, { onDelete: 'cascade' }),
+    /** That of the case, so that outcomes of a clinic are counted without it. */
+    clinicId: integer('clinic_id').notNull(),
     id: text().notNull(),
     position: integer().notNull(),
     words: text().notNull(),
@@ -216,8 +218,15 @@ export const casePlants = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.caseId, table.id] }),
+    // As queries write it: without a word nulls come first, and the index serves no other order.
+    index('case_plants_by_outcome_day')
+      .on(table.clinicId, table.outcomeOn.desc().nullsFirst(), table.caseId.desc().nullsFirst())
+      .where(sql`outcome_cause is not null`),
+    index('case_plants_by_follow_up')
+      .on(table.clinicId)
+      .where(sql`follow_up is not null`),
     index('case_plants_by_outcome')
-      .on(table.outcomeOn, table.caseId)
+      .on(table.clinicId, table.outcomeCause, table.outcomeConfirmed, table.outcomeOn)
       .where(sql`outcome_cause is not null`),
   ],
 );
