@@ -179,7 +179,7 @@ export const DEMO_ENQUIRIES: readonly DemoEnquiry[] = [
       {
         id: sampleId(13),
         kind: 'stem-with-margin',
-        suspects: ['fire-blight'],
+        suspects: ['fireblight-ornamental'],
         askedOn: '2026-05-28',
         sentOn: '2026-05-29',
         laboratory: 'Plant laboratory of Tern County',

@@ -2,11 +2,14 @@ import { useEffect, useRef, useState, type ChangeEvent } from 'react';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import { IMPORT_FIELDS, type ImportResult } from '../../../contracts/importing.ts';
+import type { Problem } from '../../../contracts/problem.ts';
 import { api } from '../../api/api.ts';
 import { Button } from '../../kit/Button.tsx';
 import { FieldLabel, SelectBox } from '../../kit/fields.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { Figures, Table } from '../../kit/Table.ts';
+import { loadClinic } from '../../store/actions.ts';
+import { store, useAppDispatch } from '../../store/store.ts';
 import { FIELD_LABELS, importTexts } from '../../texts/importTexts.ts';
 import {
   guessMapping,
@@ -42,6 +45,10 @@ const Fields = styled.div`
     width: 100%;
   }
 `;
+const Bar = styled.progress`
+  width: 320px;
+  accent-color: var(--teal);
+`;
 const Ways = styled.div`
   display: flex;
   align-items: center;
@@ -70,11 +77,15 @@ interface Progress {
 /** The line of an item: a table has its head before the first. */
 const lineOf = (file: ImportFile, index: number): number => index + (file.kind === 'rows' ? 2 : 1);
 
+/** Why a line was refused; a field is named as it is above. */
+function reasonOf({ field, message, cure }: Problem): string {
+  const label = FIELD_LABELS[field ?? ''];
+  return `${label === undefined ? '' : `${label}: `}${message} ${cure}`;
+}
+
 function counted(before: Progress, file: ImportFile, results: readonly ImportResult[]): Progress {
   const refused = results.flatMap(({ problem }, i): Refused[] =>
-    problem === null
-      ? []
-      : [{ line: lineOf(file, before.sent + i), why: `${problem.message} ${problem.cure}` }],
+    problem === null ? [] : [{ line: lineOf(file, before.sent + i), why: reasonOf(problem) }],
   );
   const countOf = (outcome: ImportResult['outcome']): number =>
     results.filter((one) => one.outcome === outcome).length;
@@ -89,6 +100,7 @@ function counted(before: Progress, file: ImportFile, results: readonly ImportRes
 
 /** Takes cases in from a file: our own export, or a table whose columns are told. */
 export function Import() {
+  const dispatch = useAppDispatch();
   const [file, setFile] = useState<ImportFile | null>(null);
   const [unread, setUnread] = useState(false);
   const [mapping, setMapping] = useState<Mapping>({});
@@ -96,10 +108,11 @@ export function Import() {
   const isStopped = useRef(false);
   useEffect(() => {
     document.title = importTexts.pageTitle;
+    if (store.getState().desk.clinic === null) void loadClinic(dispatch);
     return () => {
       isStopped.current = true;
     };
-  }, []);
+  }, [dispatch]);
   const choose = async ({ target }: ChangeEvent<HTMLInputElement>): Promise<void> => {
     const text = await target.files?.[0]?.text();
     const read = text === undefined ? null : readImport(text);
@@ -214,7 +227,7 @@ function Report({ progress }: { readonly progress: Progress }) {
         {importTexts.progress(sent, of)} {importTexts.counts(taken, known, refused.length)}{' '}
         {!isRunning && sent < of && importTexts.notAll}
       </p>
-      <progress value={sent} max={of} aria-label={importTexts.title} />
+      <Bar value={sent} max={of} aria-label={importTexts.title} />
       {stopped !== null && <Notice tone="caution">{stopped}</Notice>}
       {refused.length > 0 && (
         <>

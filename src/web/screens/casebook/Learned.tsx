@@ -10,6 +10,8 @@ import { DateField } from '../../kit/DateField.tsx';
 import { FieldLabel, SelectBox } from '../../kit/fields.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { useLibrary } from '../../library/useLibrary.ts';
+import { loadClinic } from '../../store/actions.ts';
+import { store, useAppDispatch } from '../../store/store.ts';
 import { useCan } from '../../store/useCan.ts';
 import { learnedTexts } from '../../texts/learnedTexts.ts';
 import { ByCause, ByPerson, BySureness, FollowUps } from './LearnedTables.tsx';
@@ -85,11 +87,13 @@ function useQuery() {
 
 /** What was said when cases were closed, beside what proved true. */
 export function Learned() {
+  const dispatch = useAppDispatch();
   const { query, change } = useQuery();
   const [read, setRead] = useState<Result<Counted, Problem> | null>(null);
   const key = JSON.stringify(query);
   useEffect(() => {
     document.title = learnedTexts.pageTitle;
+    if (store.getState().desk.clinic === null) void loadClinic(dispatch);
     let isNewest = true;
     void api.learned(query).then((done) => {
       if (isNewest) setRead(done);
@@ -97,7 +101,7 @@ export function Learned() {
     return () => {
       isNewest = false;
     };
-  }, [key]);
+  }, [dispatch, key]);
   return (
     <Page>
       <h1>{learnedTexts.title}</h1>

@@ -139,13 +139,15 @@ export function ClinicSettings({ clinic }: { readonly clinic: Clinic }) {
             onChange={(typed) => setCountry(typed.slice(0, 2))}
           />
         </div>
-        <WholeNumber
-          label={clinicTexts.retention}
-          value={days}
-          least={MIN_RETENTION}
-          most={MAX_RETENTION}
-          onChange={setDays}
-        />
+        <div data-third>
+          <WholeNumber
+            label={clinicTexts.retention}
+            value={days}
+            least={MIN_RETENTION}
+            most={MAX_RETENTION}
+            onChange={setDays}
+          />
+        </div>
         <p>{hasCountry ? clinicTexts.countryWhat : clinicTexts.countryWrong}</p>
         <p>{clinicTexts.retentionWhat}</p>
         <div>
