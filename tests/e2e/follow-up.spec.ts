@@ -122,9 +122,9 @@ test('how it went is asked for, noted, and counted beside what was said', async 
   await expect(row).toContainText('Lilac blight');
   await expect(page.getByRole('row', { name: /^some of it/ })).toBeVisible();
   await noViolations(page);
-  await page.goto('/casebook?words=lilac');
-  await page
-    .getByRole('link', { name: /^Ferris/ })
-    .first()
-    .click();
+  await page.goto('/casebook?words=Ferris+Holloway');
+  await page.getByRole('table').getByRole('link').first().click();
+  await expect(page.getByText('They did what was advised: some of it.')).toBeVisible();
+  await expect(page.getByText('A little is left', { exact: true })).toBeVisible();
+  await noViolations(page);
 });

@@ -54,6 +54,8 @@ const COLUMNS = [
   'proved to be',
   'confirmed by',
   'outcome on',
+  'followed',
+  'result',
   'knowledge version',
 ] as const;
 type Row = readonly (string | number)[];
@@ -75,6 +77,8 @@ function rowOf({ number, openedAt, channel, status }: CaseRecord, plant: CasePla
     outcome?.cause ?? '',
     outcome?.confirmed ?? '',
     outcome?.on ?? '',
+    plant.followUp?.followed ?? '',
+    plant.followUp?.result ?? '',
     plant.knowledgeVersion ?? '',
   ];
 }

@@ -1,22 +1,15 @@
-import { and, asc, count, eq, ne } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import {
   MAX_SEARCHES,
   removeSearchSchema,
   savedSearchSchema,
   type SavedSearches,
 } from '../../contracts/importing.ts';
-import type { Problem } from '../../contracts/problem.ts';
 import type { Database } from '../db/connect.ts';
+import { fullness, removeOwn } from '../db/ownRows.ts';
 import { savedSearches } from '../db/schema.ts';
 import { readBody } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
-
-const FULL: Problem = {
-  code: 'conflict',
-  field: null,
-  message: `The clinic keeps ${MAX_SEARCHES} searches already.`,
-  cure: 'Remove one that is no longer used.',
-};
 
 /** Searches of the clinic, by name. */
 export async function readSearches(db: Database, clinicId: number): Promise<SavedSearches> {
@@ -35,11 +28,13 @@ export async function keepSearch(db: Database, clinicId: number, body: unknown):
   const search = readBody(savedSearchSchema, body);
   if (!search.ok) return { problem: search.error };
   const { id, ...rest } = search.value;
-  const [known] = await db
-    .select({ kept: count() })
-    .from(savedSearches)
-    .where(and(eq(savedSearches.clinicId, clinicId), ne(savedSearches.id, id)));
-  if ((known?.kept ?? 0) >= MAX_SEARCHES) return { problem: FULL };
+  const full = await fullness(
+    db,
+    savedSearches,
+    { clinicId, id },
+    { most: MAX_SEARCHES, what: 'searches' },
+  );
+  if (full) return { problem: full };
   await db
     .insert(savedSearches)
     .values({ id, clinicId, ...rest })
@@ -54,8 +49,6 @@ export async function keepSearch(db: Database, clinicId: number, body: unknown):
 export async function removeSearch(db: Database, clinicId: number, body: unknown): Promise<Reply> {
   const which = readBody(removeSearchSchema, body);
   if (!which.ok) return { problem: which.error };
-  await db
-    .delete(savedSearches)
-    .where(and(eq(savedSearches.id, which.value.id), eq(savedSearches.clinicId, clinicId)));
+  await removeOwn(db, savedSearches, { clinicId, id: which.value.id });
   return { body: await readSearches(db, clinicId) };
 }

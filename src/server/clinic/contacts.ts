@@ -1,22 +1,15 @@
-import { and, asc, count, eq, ne } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import {
   clinicContactSchema,
   MAX_CONTACTS,
   removeContactSchema,
   type ClinicContacts,
 } from '../../contracts/contacts.ts';
-import type { Problem } from '../../contracts/problem.ts';
 import type { Database } from '../db/connect.ts';
+import { fullness, removeOwn } from '../db/ownRows.ts';
 import { clinicContacts } from '../db/schema.ts';
 import { readBody } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
-
-const FULL: Problem = {
-  code: 'conflict',
-  field: null,
-  message: `The clinic keeps ${MAX_CONTACTS} contacts already.`,
-  cure: 'Remove one that is no longer used.',
-};
 
 /** Whom the clinic sends people to, by trade and name. */
 export async function readContacts(db: Database, clinicId: number): Promise<ClinicContacts> {
@@ -35,11 +28,13 @@ export async function keepContact(db: Database, clinicId: number, body: unknown)
   const contact = readBody(clinicContactSchema, body);
   if (!contact.ok) return { problem: contact.error };
   const { id, ...rest } = contact.value;
-  const [known] = await db
-    .select({ kept: count() })
-    .from(clinicContacts)
-    .where(and(eq(clinicContacts.clinicId, clinicId), ne(clinicContacts.id, id)));
-  if ((known?.kept ?? 0) >= MAX_CONTACTS) return { problem: FULL };
+  const full = await fullness(
+    db,
+    clinicContacts,
+    { clinicId, id },
+    { most: MAX_CONTACTS, what: 'contacts' },
+  );
+  if (full) return { problem: full };
   await db
     .insert(clinicContacts)
     .values({ id, clinicId, ...rest })
@@ -54,8 +49,6 @@ export async function keepContact(db: Database, clinicId: number, body: unknown)
 export async function removeContact(db: Database, clinicId: number, body: unknown): Promise<Reply> {
   const which = readBody(removeContactSchema, body);
   if (!which.ok) return { problem: which.error };
-  await db
-    .delete(clinicContacts)
-    .where(and(eq(clinicContacts.id, which.value.id), eq(clinicContacts.clinicId, clinicId)));
+  await removeOwn(db, clinicContacts, { clinicId, id: which.value.id });
   return { body: await readContacts(db, clinicId) };
 }

@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, isNotNull, ne, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNotNull, sql } from 'drizzle-orm';
 import { Router } from 'express';
 import {
   clinicLabelSchema,
@@ -13,13 +13,13 @@ import {
   type TiedPhrases,
 } from '../../contracts/cases.ts';
 import { experienceIn, type Outcome } from '../../core/diagnosis/learning.ts';
-import type { Problem } from '../../contracts/problem.ts';
 import { causeIdSchema } from '../../core/schema/common.ts';
 import { guarded, SIGNED_OUT, type Actor, type Door } from '../access/guard.ts';
 import { writeAudit } from '../audit/auditLog.ts';
 import type { Database } from '../db/connect.ts';
 import { caseEvents, casePlants, cases, clinicLabels, clinics } from '../db/schema.ts';
 import { keepContact, readContacts, removeContact } from './contacts.ts';
+import { fullness, removeOwn } from '../db/ownRows.ts';
 import { readBody } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
 import { countrySchema } from '../../core/schema/place.ts';
@@ -85,23 +85,14 @@ async function readLabels(db: Database, { id }: ClinicContext): Promise<ClinicLa
   return { labels };
 }
 
-const FULL: Problem = {
-  code: 'conflict',
-  field: null,
-  message: `The clinic keeps ${MAX_LABELS} labels already.`,
-  cure: 'Remove one that is no longer used.',
-};
-
 /** Keeps a label, or writes it anew under the same id, so that a repeated request keeps it once. */
 async function keepLabel(db: Database, office: ClinicContext, body: unknown): Promise<Reply> {
   const label = readBody(clinicLabelSchema, body);
   if (!label.ok) return { problem: label.error };
   const { id, name, text } = label.value;
-  const [known] = await db
-    .select({ kept: count() })
-    .from(clinicLabels)
-    .where(and(eq(clinicLabels.clinicId, office.id), ne(clinicLabels.id, id)));
-  if ((known?.kept ?? 0) >= MAX_LABELS) return { problem: FULL };
+  const own = { clinicId: office.id, id };
+  const full = await fullness(db, clinicLabels, own, { most: MAX_LABELS, what: 'labels' });
+  if (full) return { problem: full };
   await db
     .insert(clinicLabels)
     .values({ id, clinicId: office.id, name, text })
@@ -116,9 +107,7 @@ async function keepLabel(db: Database, office: ClinicContext, body: unknown): Pr
 async function removeLabel(db: Database, office: ClinicContext, body: unknown): Promise<Reply> {
   const which = readBody(removeLabelSchema, body);
   if (!which.ok) return { problem: which.error };
-  await db
-    .delete(clinicLabels)
-    .where(and(eq(clinicLabels.id, which.value.id), eq(clinicLabels.clinicId, office.id)));
+  await removeOwn(db, clinicLabels, { clinicId: office.id, id: which.value.id });
   return { body: await readLabels(db, office) };
 }
 

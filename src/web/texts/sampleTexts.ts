@@ -23,6 +23,8 @@ export const sampleTexts = {
   dueOn: 'Answer by',
   cost: 'Cost',
   remove: 'Remove',
+  sent: (day: string, laboratory: string) =>
+    laboratory === '' ? `Sent ${day}` : `Sent ${day} to ${laboratory}`,
   removeOf: (number: string) => `Remove sample ${number}`,
   labels: 'Print the labels',
   result: 'What came back',

@@ -14,6 +14,11 @@ import { useLibrary } from '../../library/useLibrary.ts';
 import type { LibraryIndex } from '../../library/libraryIndex.ts';
 import { casebookTexts } from '../../texts/casebookTexts.ts';
 import { deskTexts } from '../../texts/deskTexts.ts';
+import { sampleNumber, type Sample } from '../../../contracts/samples.ts';
+import { causeName } from '../../library/causeName.ts';
+import { resultLine } from '../../library/resultLine.ts';
+import { followTexts } from '../../texts/followTexts.ts';
+import { sampleTexts } from '../../texts/sampleTexts.ts';
 import { Forget } from './Forget.tsx';
 import { happenings } from './happenings.ts';
 
@@ -146,7 +151,7 @@ function Record({ record, events, shelf }: Read & WithShelf) {
           {enquirer.contact !== '' && ` · ${enquirer.contact}`}
         </p>
         {plants.map((plant) => (
-          <PlantRecord key={plant.id} plant={plant} shelf={shelf} />
+          <PlantRecord key={plant.id} number={number} plant={plant} shelf={shelf} />
         ))}
         <h2>{casebookTexts.happened}</h2>
         <ul>
@@ -176,12 +181,29 @@ function plantName({ plant, closingAnswer }: CasePlant, shelf: LibraryIndex | nu
   return shelf?.library.plants.find((one) => one.id === id)?.names[0] ?? idInWords(id);
 }
 
-function PlantRecord({ plant, shelf }: { readonly plant: CasePlant } & WithShelf) {
-  const { words, answers, closingAnswer, plan, outcome } = plant;
+/** A sample in one line: its number and kind, where it went, and what came back. */
+function sampleInWords(caseNumber: number, sample: Sample, shelf: LibraryIndex | null): string {
+  const { kind, sentOn, laboratory, result } = sample;
+  const known = shelf?.library.sampleKinds.find(({ id }) => id === kind)?.name ?? idInWords(kind);
+  const parts = [
+    `${sampleNumber(caseNumber, sample)} ${known}`,
+    ...(sentOn === null ? [] : [sampleTexts.sent(longDate(sentOn), laboratory)]),
+    ...(result === null ? [] : [resultLine(sample, shelf), result.text]),
+  ];
+  return parts.filter((part) => part !== '').join('. ');
+}
+
+interface PlantRecordProps extends WithShelf {
+  /** Of the case. */
+  readonly number: number;
+  readonly plant: CasePlant;
+}
+
+function PlantRecord({ number, plant, shelf }: PlantRecordProps) {
+  const { words, answers, closingAnswer, plan, outcome, followUp, samples } = plant;
   const version = closingAnswer?.knowledge.version ?? plant.knowledgeVersion;
   const labelOf = (id: string): string =>
     shelf?.library.findings.find((one) => one.id === id)?.label ?? idInWords(id);
-  const causeOf = (id: string): string => shelf?.causes.get(id)?.name ?? idInWords(id);
   return (
     <section>
       <h2>{plantName(plant, shelf)}</h2>
@@ -231,11 +253,32 @@ function PlantRecord({ plant, shelf }: { readonly plant: CasePlant } & WithShelf
       <h3>{casebookTexts.proved}</h3>
       {outcome ? (
         <p>
-          {causeOf(outcome.cause)}: {casebookTexts.confirmed[outcome.confirmed]},{' '}
+          {causeName(outcome.cause, shelf)}: {casebookTexts.confirmed[outcome.confirmed]},{' '}
           {longDate(outcome.on)}
         </p>
       ) : (
         <Quiet>{casebookTexts.notProved}</Quiet>
+      )}
+      {followUp && (
+        <>
+          <h3>{followTexts.went}</h3>
+          <p>
+            {longDate(followUp.on)}. {followTexts.followedTitle}:{' '}
+            {followTexts.followed[followUp.followed]}. {followTexts.resultTitle}{' '}
+            {followTexts.results[followUp.result]}.
+          </p>
+          {followUp.note !== '' && <Said>{followUp.note}</Said>}
+        </>
+      )}
+      {samples.length > 0 && (
+        <>
+          <h3>{sampleTexts.samples}</h3>
+          <ul>
+            {samples.map((sample) => (
+              <li key={sample.id}>{sampleInWords(number, sample, shelf)}</li>
+            ))}
+          </ul>
+        </>
       )}
     </section>
   );

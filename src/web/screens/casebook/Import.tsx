@@ -6,6 +6,7 @@ import type { Problem } from '../../../contracts/problem.ts';
 import { api } from '../../api/api.ts';
 import { Button } from '../../kit/Button.tsx';
 import { FieldLabel, SelectBox } from '../../kit/fields.tsx';
+import { HeadedPage as Page } from '../../kit/HeadedPage.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import { Figures, Table } from '../../kit/Table.ts';
 import { loadClinic } from '../../store/actions.ts';
@@ -20,22 +21,6 @@ import {
   type Mapping,
 } from './readImport.ts';
 
-const Page = styled.main`
-  padding: 20px 24px 40px;
-  overflow: auto;
-  & h1 {
-    font-size: 24px;
-    padding-bottom: 4px;
-  }
-  & h2 {
-    padding: 20px 0 8px;
-    font-size: 18px;
-  }
-  & > p {
-    max-width: 720px;
-    padding-bottom: 10px;
-  }
-`;
 const Fields = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));

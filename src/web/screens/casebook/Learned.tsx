@@ -8,6 +8,7 @@ import type { Result } from '../../../core/util/result.ts';
 import { api } from '../../api/api.ts';
 import { DateField } from '../../kit/DateField.tsx';
 import { FieldLabel, SelectBox } from '../../kit/fields.tsx';
+import { HeadedPage as Page } from '../../kit/HeadedPage.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import { useLibrary } from '../../library/useLibrary.ts';
 import { loadClinic } from '../../store/actions.ts';
@@ -16,18 +17,6 @@ import { useCan } from '../../store/useCan.ts';
 import { learnedTexts } from '../../texts/learnedTexts.ts';
 import { ByCause, ByPerson, BySureness, FollowUps } from './LearnedTables.tsx';
 
-const Page = styled.main`
-  padding: 20px 24px 40px;
-  overflow: auto;
-  & h1 {
-    font-size: 24px;
-    padding-bottom: 4px;
-  }
-  & h2 {
-    padding: 24px 0 8px;
-    font-size: 18px;
-  }
-`;
 const Bar = styled.search`
   display: flex;
   flex-wrap: wrap;

@@ -40,3 +40,18 @@ export const Quietly = styled.span`
   font-size: 13px;
   font-weight: 400;
 `;
+
+/** Two columns of a wide panel. */
+export const Halves = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 0 28px;
+  align-items: start;
+  & h3 {
+    padding: 2px 0 6px;
+    font-size: 15px;
+  }
+  @media (max-width: 1000px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;

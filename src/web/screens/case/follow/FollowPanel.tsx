@@ -1,27 +1,13 @@
-import { styled } from 'styled-components';
 import type { CasePlant, CaseRecord } from '../../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../../contracts/consult.ts';
 import { useLibrary } from '../../../library/useLibrary.ts';
 import { followTexts } from '../../../texts/followTexts.ts';
+import { Halves } from '../common/layout.ts';
 import { WidePanel } from '../common/WidePanel.tsx';
 import { AskAgain } from './AskAgain.tsx';
 import { HowItWent } from './HowItWent.tsx';
 import { LearningSwitch } from './LearningSwitch.tsx';
 import { ProvedToBe } from './ProvedToBe.tsx';
-
-const Halves = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 0 28px;
-  align-items: start;
-  & h3 {
-    padding: 2px 0 6px;
-    font-size: 15px;
-  }
-  @media (max-width: 1000px) {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
 
 interface FollowPanelProps {
   readonly record: CaseRecord;

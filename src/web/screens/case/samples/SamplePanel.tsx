@@ -9,25 +9,13 @@ import { useLibrary } from '../../../library/useLibrary.ts';
 import type { LibraryIndex } from '../../../library/libraryIndex.ts';
 import { useAppSelector } from '../../../store/store.ts';
 import { sampleTexts } from '../../../texts/sampleTexts.ts';
+import { Halves } from '../common/layout.ts';
 import { WidePanel } from '../common/WidePanel.tsx';
 import { causeName } from '../../../library/causeName.ts';
 import { AskForSample } from './AskForSample.tsx';
 import { SampleEntry } from './SampleEntry.tsx';
 import { SampleLabels, type LabelOfSample } from './SampleLabels.tsx';
 
-const Halves = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr);
-  gap: 0 28px;
-  align-items: start;
-  & h3 {
-    padding: 2px 0 6px;
-    font-size: 15px;
-  }
-  @media (max-width: 1000px) {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
 const Head = styled.div`
   display: flex;
   align-items: baseline;

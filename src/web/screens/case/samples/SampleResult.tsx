@@ -22,6 +22,7 @@ import { useAppSelector } from '../../../store/store.ts';
 import { sampleTexts } from '../../../texts/sampleTexts.ts';
 import { Quietly } from '../common/layout.ts';
 import { useRecordEvent } from '../common/useCase.ts';
+import { resultLine } from '../../../library/resultLine.ts';
 import { causeName } from '../../../library/causeName.ts';
 
 const Area = styled.div`
@@ -115,13 +116,6 @@ function Answering({ plant, number, sample, sort, shelf, onChange }: SampleResul
       )}
     </Area>
   );
-}
-
-/** What a result says in one line. */
-function resultLine({ result }: Sample, shelf: LibraryIndex | null): string {
-  if (!result || result.kind === 'report' || result.cause === null) return sampleTexts.figures;
-  const name = causeName(result.cause, shelf);
-  return result.kind === 'found' ? sampleTexts.found(name) : sampleTexts.notFound(name);
 }
 
 function Answered({ plant, number, sample, sort, shelf, onChange }: SampleResultProps) {
