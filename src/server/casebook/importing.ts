@@ -12,7 +12,7 @@ import { problemFrom, type Problem } from '../../contracts/problem.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
 import type { Actor } from '../access/guard.ts';
 import { writeAudit } from '../audit/auditLog.ts';
-import { enterCase, idOfText, type EnteredCase } from '../cases/enterCase.ts';
+import { enterCase, idOfText, ImpossibleEvent, type EnteredCase } from '../cases/enterCase.ts';
 import { insertCase, insertEvents, readCase, saveCase } from '../cases/queries.ts';
 import type { Database, Queries } from '../db/connect.ts';
 import { isTaken } from '../db/errors.ts';
@@ -155,8 +155,7 @@ async function takeRow(
   if (here) return known(here.number);
   const by = { author: actor.name, personId: actor.id, device: 'import' };
   const entered = await enterCase(tx, actor.clinicId, made.value, by);
-  if (entered === null) return refused(ELSEWHERE);
-  return entered.ok ? taken(entered.value.number) : refused(entered.error);
+  return entered === null ? refused(ELSEWHERE) : taken(entered.number);
 }
 
 async function takeOne(
@@ -175,6 +174,7 @@ async function takeOne(
       'case' in data ? takeCase(tx, actor, data) : takeRow(tx, actor, data, lookup),
     );
   } catch (error) {
+    if (error instanceof ImpossibleEvent) return refused(error.problem);
     if (isTaken(error)) return refused(ELSEWHERE);
     throw error;
   }

@@ -3,7 +3,6 @@ import { appendEvents } from '../../contracts/appendEvents.ts';
 import type { CaseEvent, SentEvent } from '../../contracts/caseEvents.ts';
 import type { CasePlant, CaseRecord } from '../../contracts/cases.ts';
 import type { Problem } from '../../contracts/problem.ts';
-import { fail, ok, type Result } from '../../core/util/result.ts';
 import type { Queries } from '../db/connect.ts';
 import { insertCase, insertEvents, readCase, saveCase } from './queries.ts';
 
@@ -26,13 +25,23 @@ export interface EnteredBy {
   readonly device: string;
 }
 
-/** Enters a case with everything that happened to it; null when its id is taken. Must run inside a transaction. */
+/** Something of a case cannot have happened; thrown, so that the transaction keeps nothing of it. */
+export class ImpossibleEvent extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.message);
+  }
+}
+
+/**
+ * Enters a case with everything that happened to it; null when its id is taken. Must run inside a transaction. Throws an
+ * {@link ImpossibleEvent} where one of the events cannot be applied.
+ */
 export async function enterCase(
   tx: Queries,
   clinicId: number,
   { events, ...opening }: EnteredCase,
   { author, personId, device }: EnteredBy,
-): Promise<Result<CaseRecord, Problem> | null> {
+): Promise<CaseRecord | null> {
   if (!(await insertCase(tx, clinicId, opening, null))) return null;
   const opened = await readCase(tx, clinicId, opening.id, true);
   if (!opened) return null;
@@ -44,8 +53,8 @@ export async function enterCase(
     conflicts: [],
   }));
   const { record, applied, refused } = appendEvents(opened, [], sent);
-  if (refused) return fail(refused.problem);
+  if (refused) throw new ImpossibleEvent(refused.problem);
   await saveCase(tx, opened, record, { clinicId, personId });
   await insertEvents(tx, opening.id, { baseVersion: 0, personId }, applied);
-  return ok(record);
+  return record;
 }
