@@ -42,6 +42,7 @@ export default defineConfig({
       SESSION_SECRETS: 'known to these tests alone and on this machine alone',
     },
     reuseExistingServer: false,
-    timeout: 30_000,
+    // The season of the demonstration is answered before the server is ready.
+    timeout: 120_000,
   },
 });
