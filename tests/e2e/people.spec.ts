@@ -153,9 +153,17 @@ test('a passkey is added and signs in without a password', async ({ browser, bas
     },
   });
   await comeIn(page, 'Petra');
+  // The list of passkeys comes late: what is typed meanwhile stays.
+  await page.route('**/api/people/me/passkeys', async (route) => {
+    await new Promise((later) => setTimeout(later, 700));
+    await route.continue();
+  });
+  const listed = page.waitForResponse('**/api/people/me/passkeys');
   await page.getByRole('link', { name: 'Clinic', exact: true }).click();
-  await expect(page.getByText('You have none.')).toBeVisible();
   await page.getByRole('textbox', { name: /Name of the passkey/ }).fill('Blue laptop');
+  await listed;
+  await page.unrouteAll();
+  await expect(page.getByText('You have none.')).toBeVisible();
   await page.getByRole('button', { name: 'Add a passkey' }).click();
   await expect(page.getByText('Blue laptop')).toBeVisible();
   // The way in of a clinic that is no demonstration.
@@ -201,6 +209,7 @@ test('pages keep to their own policy: no script, sheet or font is refused, and n
     await expect(page.getByRole('main')).toBeVisible();
     await page.waitForLoadState('networkidle');
   }
+  await expect(page.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible();
   await expect(page.getByRole('table')).toContainText('onerror');
   expect(refused).toEqual([]);
   expect(elsewhere).toEqual([]);

@@ -81,20 +81,19 @@ function OwnPasskeys() {
   const [list, setList] = useState<Passkeys['passkeys']>([]);
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<Problem | null>(null);
-  const take = async (asked: Promise<Result<Passkeys, Problem>>): Promise<void> => {
+  const take = async (asked: Promise<Result<Passkeys, Problem>>): Promise<boolean> => {
     const answer = await asked;
     setProblem(answer.ok ? null : answer.error);
-    if (!answer.ok) return;
-    setList(answer.value.passkeys);
-    setName('');
+    if (answer.ok) setList(answer.value.passkeys);
+    return answer.ok;
   };
   useEffect(() => void take(accounts.passkeys()), []);
-  const add = (event: SubmitEvent): void => {
+  const add = async (event: SubmitEvent): Promise<void> => {
     event.preventDefault();
-    void take(accounts.addPasskey(name));
+    if (await take(accounts.addPasskey(name))) setName('');
   };
   return (
-    <Form onSubmit={add}>
+    <Form onSubmit={(event) => void add(event)}>
       <h3>{clinicTexts.passkeys}</h3>
       <What>{clinicTexts.passkeysWhat}</What>
       {list.length === 0 ? (
