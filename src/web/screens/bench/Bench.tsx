@@ -52,8 +52,9 @@ export function Bench() {
   const typed = calculator
     ? { ...usualOf(calculator, isUs), ...Object.fromEntries(search.entries()) }
     : {};
+  // From the address itself: the page may not have been drawn since the last letter of another box.
   const type = (name: string, text: string): void => {
-    const next = new URLSearchParams(search);
+    const next = new URLSearchParams(window.location.search);
     next.set(name, text);
     setSearch(next, { replace: true, state });
   };
