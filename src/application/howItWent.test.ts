@@ -1,5 +1,5 @@
 import { answerOf } from '../test/consultAnswer.ts';
-import { howItWent } from './howItWent.ts';
+import { howItWent, howItWentMail } from './howItWent.ts';
 
 const about = {
   clinic: 'Larkspur Quay Plant Clinic',
@@ -11,13 +11,14 @@ const about = {
 };
 
 it('asks by letter what was done and how the plant is, and names the case', () => {
-  const { letter, mail } = howItWent(about);
+  const asking = howItWent(about);
+  const { letter } = asking;
   expect(letter).toContain('Dear Odile Farrant,');
   expect(letter).toContain('on 30 May you asked us about your fern.');
   expect(letter).toContain(about.answer.advice.headline);
   expect(letter).toContain('better, the same, or worse');
   expect(letter).toContain('Larkspur Quay Plant Clinic, case 7');
-  expect(mail).toContain('X-Unsent: 1');
+  expect(howItWentMail(asking)).toContain('X-Unsent: 1');
 });
 
 it('asks in one text message', () => {

@@ -17,12 +17,16 @@ export interface AskedAgain {
   readonly answer: ConsultResponse | null;
 }
 
-/** A letter, and a text message, that ask how it went; and the letter as a draft of an e-mail. */
+/** A letter and a text message that ask how it went, and what the letter is about. */
 export interface HowItWent {
+  readonly subject: string;
   readonly letter: string;
   readonly message: string;
-  readonly mail: string;
 }
+
+/** The letter as a draft of an e-mail. */
+export const howItWentMail = ({ subject, letter }: HowItWent): string =>
+  mailDraft(subject, letter, null);
 
 function dayWords(iso: string, today: string): string {
   const [day, now] = [parseDay(iso), parseDay(today)];
@@ -48,8 +52,8 @@ export function howItWent(about: AskedAgain): HowItWent {
     `${clinic}, case ${caseNumber}`,
   ].join('\n');
   return {
+    subject: howItWentWords.subject(plant),
     letter,
     message: howItWentWords.message(clinic, plant),
-    mail: mailDraft(howItWentWords.subject(plant), letter, null),
   };
 }

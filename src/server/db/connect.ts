@@ -31,7 +31,10 @@ export interface Connection {
    */
   readonly run: <T>(work: (db: Database) => Promise<T>) => Promise<T>;
   /** One statement of a package that writes its own SQL, run again as `run` does it. */
-  readonly query: (text: string, values?: readonly unknown[]) => Promise<pg.QueryResult>;
+  readonly query: <Row extends pg.QueryResultRow>(
+    text: string,
+    values?: readonly unknown[],
+  ) => Promise<pg.QueryResult<Row>>;
   /** Whether the database answers within a second. */
   readonly isUp: () => Promise<boolean>;
 }
@@ -152,7 +155,8 @@ export function connect(
     },
     close: () => pool.end(),
     run: (work) => retrying(() => work(db)),
-    query: (text, values = []) => retrying(() => pool.query(text, [...values])),
+    query: <Row extends pg.QueryResultRow>(text: string, values: readonly unknown[] = []) =>
+      retrying(() => pool.query<Row>(text, [...values])),
     isUp: () =>
       new Promise((answer) => {
         const timer = setTimeout(() => answer(false), PING_MS);

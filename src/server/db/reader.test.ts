@@ -1,6 +1,11 @@
-import type { Connection } from './connect.ts';
+import { openServer } from '../../test/serverApp.ts';
+import type { Connection, Database } from './connect.ts';
 import { readingFrom } from './reader.ts';
 
+const server = await openServer('2026-06-13');
+afterAll(() => server.close());
+/** Which database is asked. */
+const names = new Map<Database, string>();
 const LOST = Object.assign(new Error('gone'), { code: 'ECONNREFUSED' });
 
 /** A database that only says who it is; `replayed` are its answers to whether it has caught up, the last one for good. */
@@ -12,12 +17,15 @@ function database(name: string, { replayed = [true] }: { replayed?: (boolean | E
     const done = replayed[Math.min(asked++, replayed.length - 1)];
     return done instanceof Error ? Promise.reject(done) : Promise.resolve({ rows: [{ done }] });
   };
-  const db = { name };
-  const run = (work: (db: unknown) => Promise<unknown>) => work(db);
-  return { connection: { db, query, run } as unknown as Connection, tries: () => asked };
+  const { connection } = server;
+  const db = { ...connection.db };
+  const run: Connection['run'] = (work) => work(db);
+  const fake: Connection = { ...connection, db, run, query: query as Connection['query'] };
+  names.set(db, name);
+  return { connection: fake, tries: () => asked };
 }
-const nameOf = (connection: Connection): Promise<string> =>
-  connection.run((db) => Promise.resolve((db as unknown as { name: string }).name));
+const nameOf = (connection: Connection): Promise<string | undefined> =>
+  connection.run((db) => Promise.resolve(names.get(db)));
 
 it('reads the primary where there is no replica', () => {
   const { connection } = database('primary');
@@ -61,10 +69,10 @@ it('passes on what the work itself throws, without doing it twice', async () => 
 });
 
 it('does the work on the primary where the replica is lost on the way', async () => {
-  const seen: string[] = [];
+  const seen: (string | undefined)[] = [];
   const reading = readingFrom(database('primary').connection, database('replica').connection);
   await reading.run((db) => {
-    const { name } = db as unknown as { name: string };
+    const name = names.get(db);
     seen.push(name);
     return name === 'replica' ? Promise.reject(LOST) : Promise.resolve(name);
   });

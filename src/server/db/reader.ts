@@ -7,18 +7,19 @@ const PAUSE_MS = 8;
 
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
-async function writtenUpTo({ query }: Connection): Promise<string> {
-  const { rows } = await query('select pg_current_wal_lsn()::text as lsn');
-  return (rows[0] as { lsn: string }).lsn;
+/** The place in its log up to which the primary has written; null where it does not say. */
+async function writtenUpTo({ query }: Connection): Promise<string | null> {
+  const { rows } = await query<{ lsn: string }>('select pg_current_wal_lsn()::text as lsn');
+  return rows[0]?.lsn ?? null;
 }
 
 /** Whether the replica has taken in everything up to a place in the log of the primary. */
 async function hasReplayed({ query }: Connection, lsn: string): Promise<boolean> {
-  const { rows } = await query(
+  const { rows } = await query<{ done: boolean }>(
     'select coalesce(pg_last_wal_replay_lsn() >= $1::pg_lsn, false) as done',
     [lsn],
   );
-  return (rows[0] as { done: boolean }).done;
+  return rows[0]?.done === true;
 }
 
 async function catchesUp(replica: Connection, lsn: string): Promise<boolean> {
@@ -40,7 +41,7 @@ export function readingFrom(primary: Connection, replica: Connection | null): Co
     run: async (work) => {
       try {
         const lsn = await writtenUpTo(primary);
-        if (await catchesUp(replica, lsn)) return await work(replica.db);
+        if (lsn !== null && (await catchesUp(replica, lsn))) return await work(replica.db);
       } catch (error) {
         // What the work itself refuses is no matter of the replica.
         if (errorCode(error) === null && !isTransient(error)) throw error;

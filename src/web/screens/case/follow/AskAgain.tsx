@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import { howItWent } from '../../../../application/howItWent.ts';
+import { howItWent, howItWentMail } from '../../../../application/howItWent.ts';
 import { segmentsOf } from '../../../../application/sheet.ts';
 import type { CasePlant, CaseRecord } from '../../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../../contracts/consult.ts';
@@ -43,7 +43,7 @@ export function AskAgain({ record, plant, answer }: AskAgainProps) {
   const clinic = useAppSelector((state) => state.desk.clinic);
   const [note, setNote] = useState<string | null>(null);
   const { callBack } = record.consent;
-  const { letter, message, mail } = howItWent({
+  const asking = howItWent({
     clinic: clinic?.name ?? '',
     enquirer: record.enquirer.name,
     caseNumber: record.number,
@@ -51,6 +51,7 @@ export function AskAgain({ record, plant, answer }: AskAgainProps) {
     today: clinic?.today ?? plant.date,
     answer: plant.closingAnswer ?? answer,
   });
+  const { letter, message } = asking;
   const copy = async (text: string): Promise<void> =>
     setNote((await copyText(text)) ? followTexts.copied : followTexts.notCopied);
   if (callBack === false) return <Notice tone="caution">{followTexts.noCalls}</Notice>;
@@ -65,7 +66,9 @@ export function AskAgain({ record, plant, answer }: AskAgainProps) {
       <Ways>
         <Button onPress={() => void copy(byMessage ? message : letter)}>{followTexts.copy}</Button>
         {!byMessage && (
-          <Button onPress={() => saveFile('how-it-went.eml', 'message/rfc822', mail)}>
+          <Button
+            onPress={() => saveFile('how-it-went.eml', 'message/rfc822', howItWentMail(asking))}
+          >
             {followTexts.mail}
           </Button>
         )}

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { styled } from 'styled-components';
 import type { CasePlant } from '../../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../../contracts/consult.ts';
@@ -67,8 +67,8 @@ interface AskForSampleProps {
 export function AskForSample({ plant, answer, shelf }: AskForSampleProps) {
   const happen = useRecordEvent();
   const today = useAppSelector((state) => state.desk.clinic?.today ?? plant.date);
-  const suspects = suspectsOf(answer, shelf);
-  const kinds = kindsFor(suspects, shelf);
+  const suspects = useMemo(() => suspectsOf(answer, shelf), [answer, shelf]);
+  const kinds = useMemo(() => kindsFor(suspects, shelf), [suspects, shelf]);
   const [chosen, setChosen] = useState<string | null>(null);
   const kind = kinds.find(({ id }) => id === chosen) ?? kinds[0];
   if (!kind) return <Notice>{sampleTexts.nothingToSend}</Notice>;
