@@ -68,7 +68,12 @@ export function fieldsSet(event: LoggedEvent | CaseEvent): readonly SetField[] {
         ofPlant(event.plantId, 'sample', value, `${event.sample} ${part}`),
       );
     case 'consent-set':
-      return ofCase('consent', event.consent);
+      return Object.entries(event.consent).map(([part, value]) => ({
+        field: 'consent',
+        plantId: null,
+        about: part,
+        value: textOf(value),
+      }));
     case 'words-edited':
     case 'words-set':
     case 'answer-withdrawn':

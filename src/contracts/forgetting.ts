@@ -21,13 +21,22 @@ const MIN_DIGITS = 6;
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const asWord = (text: string): string => `(?<![\\p{L}\\p{N}])${escaped(text)}(?![\\p{L}\\p{N}])`;
 
-/** The patterns by which a text names somebody: name and contact as they were written, parts of the name, the number. */
-function patternsOf({ name, contact }: CaseRecord['enquirer']): readonly string[] {
-  const whole = [name.trim(), ...[contact.trim()].filter(({ length }) => length >= MIN_CONTACT)];
-  const parts = name.split(/[\s,]+/).filter(({ length }) => length >= MIN_PART);
+/** Name and contact as they were written. */
+const wholeOf = ({ name, contact }: CaseRecord['enquirer']): readonly string[] =>
+  [name.trim(), ...[contact.trim()].filter(({ length }) => length >= MIN_CONTACT)]
+    .filter((text) => text !== '')
+    .map(asWord);
+
+/** The number of a contact, however its digits are set apart. */
+function numberOf(contact: string): readonly string[] {
   const digits = contact.replace(/\D/g, '');
-  const number = digits.length >= MIN_DIGITS ? [digits.split('').join('[\\s().+/-]*')] : [];
-  return [...[...whole, ...parts].filter((text) => text !== '').map(asWord), ...number];
+  return digits.length >= MIN_DIGITS ? [digits.split('').join('[\\s().+/-]*')] : [];
+}
+
+/** The patterns by which a text names somebody: name and contact as they were written, parts of the name, the number. */
+function patternsOf(enquirer: CaseRecord['enquirer']): readonly string[] {
+  const parts = enquirer.name.split(/[\s,]+/).filter(({ length }) => length >= MIN_PART);
+  return [...wholeOf(enquirer), ...parts.map(asWord), ...numberOf(enquirer.contact)];
 }
 
 /** What takes out of a text everything that names somebody. */
@@ -36,6 +45,14 @@ export function redactor(enquirer: CaseRecord['enquirer']): (text: string) => st
   if (patterns.length === 0) return (text) => text;
   const pattern = new RegExp(patterns.join('|'), 'giu');
   return (text) => text.replace(pattern, REMOVED);
+}
+
+/** Whether a text names somebody by their whole name, contact or number; parts of names are words of many others. */
+export function namesWhole({ name, contact }: CaseRecord['enquirer']): (text: string) => boolean {
+  const patterns = [...wholeOf({ name, contact }), ...numberOf(contact)];
+  if (patterns.length === 0) return () => false;
+  const pattern = new RegExp(patterns.join('|'), 'iu');
+  return (text) => pattern.test(text);
 }
 
 /** What becomes of a text that somebody typed. */

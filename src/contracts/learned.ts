@@ -43,7 +43,7 @@ export const learnedSchema = z.object({
   ),
   /** By who closed the case; a person sees themselves, a coordinator everybody. */
   people: z.array(shareSchema.extend({ name: z.string() })),
-  /** How plants did by how much of the advice was done. */
+  /** How plants did by how much of the advice was done, heard within the days. */
   followUps: z.array(
     z.object({
       followed: z.enum(FOLLOWED),

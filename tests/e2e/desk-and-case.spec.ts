@@ -143,7 +143,7 @@ test('what it proved to be is kept, teaches what is common, and the teaching can
   await saved(page);
   await page.reload();
   await expect(page.getByText(/^Confirmed here 0.8 times/)).toBeVisible();
-  await page.getByRole('button', { name: /^Came of it: slugs snails/ }).click();
+  await page.getByRole('button', { name: /^Came of it: Slugs and snails/ }).click();
   await page.getByRole('button', { name: 'Do not learn from cases' }).click();
   await expect(page.getByText('Confirmed cases are kept but not used.')).toBeVisible();
   await expect(page.getByText(/^Confirmed here/)).toBeHidden();

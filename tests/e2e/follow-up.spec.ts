@@ -58,7 +58,7 @@ test('a sample goes its way, comes up on the Desk, and its result counts and set
   await page.keyboard.press('Alt+m');
   await expect(page.getByText('This is a presumptive diagnosis')).toBeHidden();
   await expect(
-    page.getByRole('button', { name: /^Came of it: spruce rhizosphaera/ }),
+    page.getByRole('button', { name: /^Came of it: Rhizosphaera needle cast/ }),
   ).toBeVisible();
   await saved(page);
   await page.goto('/');

@@ -125,6 +125,16 @@ describe('with outcomes', () => {
     );
   });
 
+  it('counts only what was heard within the days', async () => {
+    const heardIn = async (query: Record<string, string>): Promise<number> =>
+      (await learnedBy(coordinator, query)).followUps
+        .flatMap(({ results }) => results)
+        .reduce((n, { cases }) => n + cases, 0);
+    expect(await heardIn({ from: '2026-06-12', to: '2026-06-12' })).toBe(1);
+    expect(await heardIn({ from: '2026-06-13' })).toBe(0);
+    expect(await heardIn({ to: '2026-06-11' })).toBe(0);
+  });
+
   it('shows nothing to another clinic', async () => {
     const place = { region: 'Elsewhere', latitude: 45, longitude: -68 };
     const [other] = await server.db

@@ -115,13 +115,26 @@ async function byPerson(
 }
 
 /** How plants did, by how much of the advice was done. */
-async function readFollowUps(db: Queries, clinicId: number): Promise<Learned['followUps']> {
+async function readFollowUps(
+  db: Queries,
+  clinicId: number,
+  { from, to }: LearnedQuery,
+): Promise<Learned['followUps']> {
+  const heardOn = sql`${casePlants.followUp} ->> 'on'`;
   const followed = sql<string>`${casePlants.followUp} ->> 'followed'`;
   const result = sql<string>`${casePlants.followUp} ->> 'result'`;
   const rows = await db
     .select({ followed, result, cases: count() })
     .from(casePlants)
-    .where(and(eq(casePlants.clinicId, clinicId), isNotNull(casePlants.followUp)))
+    .where(
+      and(
+        eq(casePlants.clinicId, clinicId),
+        isNotNull(casePlants.followUp),
+        // ISO dates are ordered as texts.
+        from === undefined ? undefined : gte(heardOn, from),
+        to === undefined ? undefined : lte(heardOn, to),
+      ),
+    )
     .groupBy(followed, result);
   const casesOf = (how: string, went: string): number =>
     rows.find((row) => row.followed === how && row.result === went)?.cases ?? 0;
@@ -148,6 +161,6 @@ export async function readLearned(
     bins: [...calibrationBins(said, EDGES)],
     causes: byCause(outcomes),
     people: await byPerson(db, actor, outcomes),
-    followUps: await readFollowUps(db, actor.clinicId),
+    followUps: await readFollowUps(db, actor.clinicId, query),
   };
 }

@@ -3,6 +3,7 @@ import { sql } from 'drizzle-orm';
 import { applyCaseEvent } from '../../contracts/applyCaseEvent.ts';
 import { changesSchema, type CaseEvent } from '../../contracts/caseEvents.ts';
 import { caseRecordSchema, type CaseRecord } from '../../contracts/cases.ts';
+import { savedSearchesSchema } from '../../contracts/importing.ts';
 import { openOwnDatabase, openServer } from '../../test/serverApp.ts';
 import { sentEvent, wordsEvent } from '../../test/sentEvents.ts';
 import { forgetDue } from './forget.ts';
@@ -117,4 +118,23 @@ it('is done by the server alone, after the time that the clinic sets', async () 
 it.each([29, 3651, 1.5, 'long'])('does not keep names for %s days', async (retentionDays) => {
   const { status } = await coordinator.post('/api/clinic/settings').send({ retentionDays });
   expect(status).toBe(422);
+});
+
+it('takes kept searches for the name or the number away, and no other', async () => {
+  const { id } = await enter();
+  const keep = (name: string, words: string) => {
+    const query = new URLSearchParams({ words, outcome: 'known' }).toString();
+    return coordinator
+      .post('/api/casebook/searches')
+      .send({ id: randomUUID(), name, query })
+      .expect(200);
+  };
+  await keep('The lady of the roses', 'Odile Farrant');
+  await keep('Odile Farrant', 'roses');
+  await keep('By number', '207.555.0143');
+  await keep('Roses', 'rose');
+  await coordinator.post(`/api/cases/${id}/forget`).send({ how: 'names' }).expect(200);
+  const { body } = await coordinator.get('/api/casebook/searches');
+  const { searches } = savedSearchesSchema.parse(body);
+  expect(searches.map(({ name }) => name)).toEqual(['Roses']);
 });

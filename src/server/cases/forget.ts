@@ -2,6 +2,7 @@ import { and, eq, isNotNull, lt } from 'drizzle-orm';
 import {
   forgottenEvent,
   logWithout,
+  namesWhole,
   recordWithout,
   type Forgetting,
 } from '../../contracts/forgetting.ts';
@@ -10,7 +11,8 @@ import type { StoredEvent } from '../../contracts/caseEvents.ts';
 import { writeAudit } from '../audit/auditLog.ts';
 import { insertEvents, readCase, readEvents, saveCase } from './queries.ts';
 import type { Database, Queries } from '../db/connect.ts';
-import { caseEvents, cases, clinics, enquirers } from '../db/schema.ts';
+import { removeOwn } from '../db/ownRows.ts';
+import { caseEvents, cases, clinics, enquirers, savedSearches } from '../db/schema.ts';
 
 /** Who forgets; null for the server, by the retention of the clinic. */
 export interface Forgetter {
@@ -24,6 +26,18 @@ async function rewriteLog(tx: Queries, caseId: string, log: readonly StoredEvent
       .update(caseEvents)
       .set({ event, conflicts: [...conflicts] })
       .where(and(eq(caseEvents.caseId, caseId), eq(caseEvents.version, version)));
+}
+
+/** Removes searches that were kept for somebody; what is searched for stands in the query of an address. */
+async function removeSearches(
+  tx: Queries,
+  clinicId: number,
+  names: (text: string) => boolean,
+): Promise<void> {
+  const kept = await tx.select().from(savedSearches).where(eq(savedSearches.clinicId, clinicId));
+  for (const { id, name, query } of kept)
+    if (names(name) || names(new URLSearchParams(query).get('words') ?? ''))
+      await removeOwn(tx, savedSearches, { clinicId, id });
 }
 
 async function removeEnquirer(tx: Queries, caseId: string): Promise<void> {
@@ -63,6 +77,7 @@ export function forgetCase(
     };
     await saveCase(tx, before, after, { clinicId, personId: null });
     await removeEnquirer(tx, caseId);
+    await removeSearches(tx, clinicId, namesWhole(before.enquirer));
     await insertEvents(tx, caseId, { baseVersion: before.version, personId: by?.id ?? null }, [
       said,
     ]);

@@ -4,6 +4,7 @@ import { followTexts } from '../../texts/followTexts.ts';
 import { sampleTexts } from '../../texts/sampleTexts.ts';
 import { styled } from 'styled-components';
 import type { CaseRecord, Conflict } from '../../../contracts/cases.ts';
+import { sampleNumber } from '../../../contracts/samples.ts';
 import { Button } from '../../kit/Button.tsx';
 import type { RefusedEvent } from '../../store/cases/caseEntity.ts';
 import { refusedDropped } from '../../store/cases/casesSlice.ts';
@@ -144,17 +145,36 @@ function RefusedItem({ refused }: { readonly refused: RefusedEvent }) {
   );
 }
 
+/** What a conflict is about: the number of a sample and its field, what was agreed to, or an id as words. */
+function aboutInWords(field: Conflict['field'], about: string, caseNumber: number): string {
+  if (field === 'consent') return CONSENT_WORDS[about] ?? about;
+  if (field !== 'sample') return about.replaceAll('-', ' ');
+  const [id = '', part = ''] = about.split(' ');
+  return `${sampleNumber(caseNumber, { id })}, ${SAMPLE_PARTS[part] ?? part}`;
+}
+const CONSENT_WORDS: Readonly<Record<string, string>> = {
+  callBack: followTexts.mayCall,
+  photographs: followTexts.mayKeepPictures,
+};
+const SAMPLE_PARTS: Readonly<Record<string, string>> = {
+  sentOn: sampleTexts.sentOn,
+  laboratory: sampleTexts.laboratory,
+  dueOn: sampleTexts.dueOn,
+  cost: sampleTexts.cost,
+  result: sampleTexts.result,
+};
+
 /** What needs a look: values that were set twice at once, and changes that the server did not take. */
 export function CaseNotes({ record }: { readonly record: CaseRecord }) {
   const refused = useAppSelector((state) => state.cases.byId[record.id]?.refused ?? NONE);
   const { conflicts, plants } = record;
   if (conflicts.length + refused.length === 0) return null;
-  const aboutOf = ({ plantId, about }: Conflict): string => {
+  const aboutOf = ({ field, plantId, about }: Conflict): string => {
     const at = plants.findIndex(({ id }) => id === plantId);
     const plant = plants[at];
     const which =
       plant && plants.length > 1 ? caseTexts.ofPlant(tabTitle(plant.words, plant.plant, at)) : '';
-    return `${about === null ? '' : ` ${about.replaceAll('-', ' ')}`}${which}`;
+    return `${about === null ? '' : ` ${aboutInWords(field, about, record.number)}`}${which}`;
   };
   return (
     <Area aria-label={caseTexts.toBeLookedAt} tabIndex={0}>

@@ -175,6 +175,7 @@ function OpenCase({ record, plant }: OpenCaseProps) {
       <PlantTabs
         record={record}
         active={plant.id}
+        answer={answer}
         onShow={show}
         onAdd={addPlant}
         onFollow={() => turnTo('follow')}

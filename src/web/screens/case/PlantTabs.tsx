@@ -2,6 +2,7 @@ import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { styled } from 'styled-components';
 import type { CasePlant, CaseRecord } from '../../../contracts/cases.ts';
+import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { DateField } from '../../kit/DateField.tsx';
@@ -64,12 +65,15 @@ function CallBackChip({ record }: { readonly record: CaseRecord }) {
 
 interface CameOfItProps {
   readonly plant: CasePlant;
+  /** What stands for the plant; it names most outcomes without the library. */
+  readonly answer: ConsultResponse | null;
   readonly onFollow: () => void;
 }
 
 /** What is known of how it ended, and the way to write that down. */
-function CameOfIt({ plant: { outcome, followUp }, onFollow }: CameOfItProps) {
-  const proved = outcome && causeName(outcome.cause, null);
+function CameOfIt({ plant: { outcome, followUp }, answer, onFollow }: CameOfItProps) {
+  const known = answer?.causes.find(({ id }) => id === outcome?.cause);
+  const proved = outcome && (known?.name ?? causeName(outcome.cause, null));
   const went = followUp && followTexts.results[followUp.result];
   const value = [proved, went].filter((one) => one !== null).join(', ');
   return (
@@ -82,6 +86,7 @@ function CameOfIt({ plant: { outcome, followUp }, onFollow }: CameOfItProps) {
 interface PlantTabsProps {
   readonly record: CaseRecord;
   readonly active: string;
+  readonly answer: ConsultResponse | null;
   /** Turns to what came of it. */
   readonly onFollow: () => void;
   readonly onShow: (plantId: string) => void;
@@ -89,7 +94,7 @@ interface PlantTabsProps {
 }
 
 /** The plants of one call, each a tab. */
-export function PlantTabs({ record, active, onFollow, onShow, onAdd }: PlantTabsProps) {
+export function PlantTabs({ record, active, answer, onFollow, onShow, onAdd }: PlantTabsProps) {
   const plant = record.plants.find(({ id }) => id === active);
   return (
     <Bar aria-label={caseTexts.plantsOfThisCall}>
@@ -111,7 +116,7 @@ export function PlantTabs({ record, active, onFollow, onShow, onAdd }: PlantTabs
       </Button>
       <Right>
         <SavedMark />
-        {plant && <CameOfIt plant={plant} onFollow={onFollow} />}
+        {plant && <CameOfIt plant={plant} answer={answer} onFollow={onFollow} />}
         <CallBackChip record={record} />
       </Right>
     </Bar>

@@ -10,6 +10,9 @@ import { CausesPanel } from './CausesPanel.tsx';
 import { HeardPanel } from './HeardPanel.tsx';
 import { ProvedToBe } from './follow/ProvedToBe.tsx';
 import { PlanSteps } from './plan/PlanSteps.tsx';
+import type { CasePlant } from '../../../contracts/cases.ts';
+import type { Sample } from '../../../contracts/samples.ts';
+import { SampleEntry } from './samples/SampleEntry.tsx';
 import { SoundingLine } from './SoundingLine.tsx';
 
 afterEach(cleanup);
@@ -320,5 +323,42 @@ describe('To be looked at', () => {
     await userEvent.click(screen.getByRole('button', { name: /^Plant: take / }));
     expect(panel.record().conflicts).toEqual([]);
     expect(panel.record().plants[0]?.plant).toBe('fern');
+  });
+});
+
+describe('A result of a laboratory', () => {
+  const sample: Sample = {
+    id: '7a1e5c0d-0000-4000-8000-000000000001',
+    kind: 'leaves-with-margin',
+    suspects: ['gray-spot'],
+    askedOn: '2026-06-01',
+    sentOn: '2026-06-02',
+    laboratory: '',
+    dueOn: null,
+    cost: null,
+    result: { on: '2026-06-12', kind: 'found', cause: 'gray-spot', text: '' },
+  };
+  const takenBack = async (outcome: CasePlant['outcome']) => {
+    const { plant, record } = opened('there are spots', { samples: [sample], outcome });
+    const panel = showPanel(
+      <SampleEntry caseNumber={7} plant={plant} sample={sample} shelf={null} />,
+      record,
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'Take the result back' }));
+    return panel.record().plants[0];
+  };
+
+  it('takes what it proved with it when it is taken back', async () => {
+    const after = await takenBack({
+      cause: 'gray-spot',
+      confirmed: 'laboratory',
+      on: '2026-06-12',
+    });
+    expect(after).toMatchObject({ outcome: null, samples: [{ result: null }] });
+  });
+
+  it('leaves what was known otherwise', async () => {
+    const known = { cause: 'gray-spot', confirmed: 'in-hand', on: '2026-06-10' } as const;
+    expect((await takenBack(known))?.outcome).toEqual(known);
   });
 });

@@ -12,14 +12,7 @@ import { Figures, Table } from '../../kit/Table.ts';
 import { loadClinic } from '../../store/actions.ts';
 import { store, useAppDispatch } from '../../store/store.ts';
 import { FIELD_LABELS, importTexts } from '../../texts/importTexts.ts';
-import {
-  guessMapping,
-  mappedRow,
-  piecesOf,
-  readImport,
-  type ImportFile,
-  type Mapping,
-} from './readImport.ts';
+import { guessMapping, piecesOf, readImport, type ImportFile, type Mapping } from './readImport.ts';
 
 const Fields = styled.div`
   display: grid;
@@ -110,22 +103,21 @@ export function Import() {
   const wasStopped = (): boolean => isStopped.current;
   const send = async (chosen: ImportFile): Promise<void> => {
     isStopped.current = false;
-    const items =
-      chosen.kind === 'rows' ? chosen.items.map((row) => mappedRow(row, mapping)) : chosen.items;
     let now: Progress = {
-      ...{ sent: 0, of: items.length, taken: 0, known: 0, refused: [] },
+      ...{ sent: 0, of: chosen.items.length, taken: 0, known: 0, refused: [] },
       isRunning: true,
       stopped: null,
     };
     setProgress(now);
-    for (const piece of piecesOf(items)) {
+    for (const piece of piecesOf(chosen, mapping)) {
       if (wasStopped()) break;
       const done = await api.takeIn(chosen.kind, piece);
-      if (!done.ok) {
+      if (!done.ok && done.error.code === 'too-large' && piece.length === 1)
+        now = counted(now, chosen, [{ outcome: 'refused', number: null, problem: done.error }]);
+      else if (!done.ok) {
         now = { ...now, stopped: `${done.error.message} ${done.error.cure}` };
         break;
-      }
-      now = counted(now, chosen, done.value.results);
+      } else now = counted(now, chosen, done.value.results);
       setProgress(now);
     }
     setProgress({ ...now, isRunning: false });

@@ -3,7 +3,8 @@ import { IMPORT_FIELDS, MAX_IMPORTED } from '../../../contracts/importing.ts';
 
 /** A file that cases can be taken from. */
 export type ImportFile =
-  | { readonly kind: 'cases'; readonly items: readonly unknown[] }
+  /** Lines are read when they are sent: a file may hold thousands. */
+  | { readonly kind: 'cases'; readonly items: readonly string[] }
   | {
       readonly kind: 'rows';
       readonly columns: readonly string[];
@@ -53,7 +54,7 @@ function lineOf(text: string): unknown {
 export function readImport(text: string): ImportFile | null {
   const plain = text.replace(/^\uFEFF/, '').trim();
   if (plain === '') return null;
-  if (plain.startsWith('{')) return { kind: 'cases', items: plain.split(/\r?\n/).map(lineOf) };
+  if (plain.startsWith('{')) return { kind: 'cases', items: plain.split(/\r?\n/) };
   const { data, meta } = Papa.parse<Record<string, string>>(plain, {
     header: true,
     skipEmptyLines: 'greedy',
@@ -74,23 +75,22 @@ export function mappedRow(
   );
 }
 
-/** Characters of one request at most, well below what a server takes. */
-const MAX_PIECE = 600_000;
+/** Characters of one request at most: in letters of three bytes still below what a server takes. */
+const MAX_PIECE = 300_000;
 
-/** Items in pieces that a request may hold. */
-export function piecesOf(items: readonly unknown[]): readonly (readonly unknown[])[] {
-  const pieces: unknown[][] = [];
+/** Items of a file in pieces that a request may hold, made one after the other as they are sent. */
+export function* piecesOf(file: ImportFile, mapping: Mapping): Generator<readonly unknown[]> {
+  let piece: unknown[] = [];
   let size = 0;
-  for (const item of items) {
-    const length = JSON.stringify(item).length;
-    const piece = pieces.at(-1);
-    if (piece && piece.length < MAX_IMPORTED && size + length < MAX_PIECE) {
-      piece.push(item);
-      size += length;
-    } else {
-      pieces.push([item]);
-      size = length;
+  for (const one of file.items) {
+    const item = typeof one === 'string' ? lineOf(one) : mappedRow(one, mapping);
+    const length = typeof one === 'string' ? one.length : JSON.stringify(item).length;
+    if (piece.length === MAX_IMPORTED || (piece.length > 0 && size + length > MAX_PIECE)) {
+      yield piece;
+      [piece, size] = [[], 0];
     }
+    piece.push(item);
+    size += length;
   }
-  return pieces;
+  if (piece.length > 0) yield piece;
 }

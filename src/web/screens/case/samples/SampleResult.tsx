@@ -130,6 +130,13 @@ function Answered({ plant, number, sample, sort, shelf, onChange }: SampleResult
     const insert = at === 0 ? report : `\n${report}`;
     happen({ kind: 'words-edited', plantId: plant.id, edits: [{ at, remove: '', insert }] });
   };
+  const takeBack = (): void => {
+    onChange({ result: null });
+    const { outcome } = plant;
+    const proved = result.kind === 'found' && outcome?.confirmed === 'laboratory';
+    if (proved && outcome.cause === result.cause)
+      happen({ kind: 'outcome-set', plantId: plant.id, outcome: null });
+  };
   return (
     <Area>
       <p>
@@ -148,7 +155,7 @@ function Answered({ plant, number, sample, sort, shelf, onChange }: SampleResult
       <Quietly>
         {result.kind === 'report' ? standsInWords && sampleTexts.inWords : sampleTexts.counts}
       </Quietly>{' '}
-      <Button kind="quiet" onPress={() => onChange({ result: null })}>
+      <Button kind="quiet" onPress={takeBack}>
         {sampleTexts.takeBack}
       </Button>
     </Area>
