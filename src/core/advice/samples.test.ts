@@ -1,54 +1,49 @@
-import { readCheckedLibrary } from '../../server/knowledge/loadLibrary.ts';
+import { miniLibrary } from '../../test/miniLibrary.ts';
+import { causeId } from '../../test/setting.ts';
+import { sampleKindSchema } from '../schema/sampleKind.ts';
 import { samplesFor } from './samples.ts';
 
-const read = readCheckedLibrary('knowledge');
-if (!read.ok) throw new Error('the library cannot be read');
-const { causes, findings: all, sampleKinds } = read.value;
-const findings = new Map(all.map((finding) => [finding.id, finding]));
-const kindsOf = (id: string): readonly string[] => {
-  const cause = causes.find((one) => one.id === id);
+const library = miniLibrary(
+  [
+    { id: 'spots', extra: { part: 'leaf', background: 'common' } },
+    { id: 'wilt', extra: { part: 'leaf', background: 'common' } },
+    { id: 'brown-roots', extra: { part: 'root', background: 'telltale' } },
+  ],
+  [
+    { id: 'leaf-spot', findings: { spots: 'always' } },
+    { id: 'root-rot', findings: { wilt: 'always', 'brown-roots': 'often' } },
+    {
+      id: 'old-age',
+      findings: { spots: 'often' },
+      extra: { category: 'normal', leave: 'It ages.' },
+    },
+  ],
+);
+const kind = (id: string, suits: Record<string, unknown>) =>
+  sampleKindSchema.parse({
+    ...{ id, name: id, sort: 'specimen', take: ['Take some of it.'], pack: ['Wrap it in paper.'] },
+    ...{ send: 'On the same day.', days: [1, 2], for: suits, source: 'practice' },
+  });
+const fungi = ['fungus'];
+const leaves = kind('leaves', { categories: fungi, parts: ['leaf'] });
+const roots = kind('roots', { categories: fungi, parts: ['root'] });
+const named = kind('named', { categories: [], parts: [], causes: ['leaf-spot'] });
+const kindsOf = (id: string, ...sampleKinds: (typeof leaves)[]): string[] => {
+  const cause = library.causes.get(causeId(id));
   if (!cause) throw new Error(`no cause ${id}`);
-  return samplesFor(cause, { findings, sampleKinds }).map((kind) => kind.id);
+  return samplesFor(cause, { findings: library.findings, sampleKinds }).map((one) => one.id);
 };
 
-/** Common practice of plant clinics. */
-it.each([
-  ['apple-scab', 'leaves-with-margin'],
-  ['root-rot', 'roots-with-soil'],
-  ['spruce-rhizosphaera', 'needled-twigs'],
-  ['cytospora-canker', 'stem-with-margin'],
-  ['verticillium-wilt', 'stem-with-margin'],
-  ['dollar-spot', 'turf-plug'],
-  ['hosta-virus', 'virus-leaves'],
-  ['lily-beetle', 'insects-in-alcohol'],
-  ['spider-mites', 'mites-on-leaves'],
-  ['iron-chlorosis', 'soil-test'],
-  ['beech-leaf-disease', 'nematode-leaves'],
-  ['acid-soil-excess', 'soil-test'],
-  ['salt-burn', 'soil-test'],
-  ['manure-compost-herbicide', 'bean-test'],
-  ['moles', 'photographs-of-signs'],
-  ['knotweed', 'whole-weed'],
-  ['brown-rot-fruit', 'fruit-with-spots'],
-])('of %s first takes %s', (cause, kind) => {
-  expect(kindsOf(cause)[0]).toBe(kind);
+it('takes the part where the findings tell most, however often another one is seen', () => {
+  expect(kindsOf('leaf-spot', roots, leaves)).toEqual(['leaves']);
+  expect(kindsOf('root-rot', leaves, roots)).toEqual(['roots', 'leaves']);
 });
 
-it('has a sample for every living culprit, and none for a question of water or light', () => {
-  const living = ['insect', 'mite', 'mollusc', 'nematode', 'virus', 'weed', 'vertebrate'];
-  for (const { id, category } of causes)
-    if (living.includes(category)) expect([id, kindsOf(id).length > 0]).toEqual([id, true]);
-  expect(kindsOf('hail-wind')).toEqual([]);
+it('takes a kind that is named for the cause before all others', () => {
+  expect(kindsOf('leaf-spot', leaves, named)).toEqual(['named', 'leaves']);
+  expect(kindsOf('root-rot', leaves, named)).toEqual(['leaves']);
 });
 
-it('offers a leaf test beside the soil test where leaves are short of something', () => {
-  expect(kindsOf('iron-chlorosis')).toContain('leaf-test');
-});
-
-it('has a sample for every fungus, water mold and bacterium', () => {
-  const without = causes.filter(
-    ({ id, category }) =>
-      ['fungus', 'oomycete', 'bacterium'].includes(category) && kindsOf(id).length === 0,
-  );
-  expect(without.map(({ id }) => id)).toEqual([]);
+it('takes none where none decides', () => {
+  expect(kindsOf('old-age', leaves, roots, named)).toEqual([]);
 });
