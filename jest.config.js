@@ -7,7 +7,7 @@ export default {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [
-      '@swc/jest',
+      '<rootDir>/scripts/lib/jestTransform.mjs',
       {
         jsc: {
           target: 'es2022',

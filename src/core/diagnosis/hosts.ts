@@ -1,9 +1,9 @@
-import { entryAt, numberAt } from '../util/entryAt.ts';
+import { entryAt } from '../util/entryAt.ts';
 import { commonnessOf, popularityOf, type Compiled } from '../library/compile.ts';
 import { isSeasonless, type Cause } from '../schema/cause.ts';
 import type { Presence } from '../schema/range.ts';
 import type { PlantId } from '../schema/common.ts';
-import { tabulate } from '../util/maths.ts';
+import { multiplyInto, tabulate } from '../util/maths.ts';
 import type { Almanac } from '../timing/almanac.ts';
 import type { Day } from '../timing/calendar.ts';
 import { learnedFactors, type Experience } from './learning.ts';
@@ -94,6 +94,12 @@ export function causesOfHosts(library: Compiled, hosts: readonly HostProbability
   return { causes, common, indoors };
 }
 
+function productsOf(a: Float64Array, b: Float64Array): Float64Array {
+  const products = new Float64Array(a.length);
+  multiplyInto(products, a, b);
+  return products;
+}
+
 /** Weights of the causes before any evidence: common x host x season x the clinic's own cases. */
 export interface HostWeights {
   /** For each host its weights, by cause position. */
@@ -120,14 +126,13 @@ export function weighHosts(
   const indoorSeasons = tabulate(causes.length, (i) =>
     inSeason(i, (cause) => (isSeasonless(cause.category, true) ? 1 : seasonFactor(cause, when))),
   );
-  const plain = common.map((row, h) => {
-    const factors = indoors[h] === true ? indoorSeasons : seasons;
-    return tabulate(row.length, (i) => numberAt(row, i) * numberAt(factors, i));
-  });
-  const learned = plain.map((weights) => learnedFactors(causes, weights, experience));
-  if (experience.size === 0) return { weights: plain, learned };
-  const weights = plain.map((row, h) =>
-    tabulate(row.length, (i) => numberAt(row, i) * numberAt(entryAt(learned, h), i)),
+  const plain = common.map((row, h) =>
+    productsOf(row, indoors[h] === true ? indoorSeasons : seasons),
   );
-  return { weights, learned };
+  if (experience.size === 0) {
+    const unmoved = new Float64Array(causes.length).fill(1);
+    return { weights: plain, learned: plain.map(() => unmoved) };
+  }
+  const learned = plain.map((weights) => learnedFactors(causes, weights, experience));
+  return { weights: plain.map((row, h) => productsOf(row, entryAt(learned, h))), learned };
 }

@@ -1,5 +1,5 @@
 import { addAt, entryAt, indexAt, numberAt } from '../util/entryAt.ts';
-import { sum, tabulate } from '../util/maths.ts';
+import { tabulate } from '../util/maths.ts';
 import { LINKED_PAIR_FACTOR, type Pairs } from './pairs.ts';
 
 /** Prior shares of the kinds of hypothesis; our own estimates, near "about one question in five is no problem". */
@@ -23,16 +23,32 @@ export interface MixedPrior {
   readonly priorGivenHost: (values: Float64Array) => Float64Array;
 }
 
+/** For one kind of array, so that it stays fast over every host of the library. */
+function sumOf(weights: Float64Array): number {
+  let total = 0;
+  for (let i = 0; i < weights.length; i++) total += numberAt(weights, i);
+  return total;
+}
+
+function sumOfSquares(weights: Float64Array): number {
+  let total = 0;
+  for (let i = 0; i < weights.length; i++) total += numberAt(weights, i) ** 2;
+  return total;
+}
+
 /** Sum over the pairs of the products of their weights, for each cause; with all pairs it needs no walk through them. */
 function pairSums(
   weights: Float64Array,
   { first, second, causalPairFactor, linked, all }: Pairs,
 ): Float64Array {
-  const total = all ? sum(weights) : 0;
-  const sums = tabulate(weights.length, (i) => {
-    const own = numberAt(weights, i);
-    return all ? own * (total - own) : 0;
-  });
+  const sums = new Float64Array(weights.length);
+  if (all) {
+    const total = sumOf(weights);
+    for (let i = 0; i < sums.length; i++) {
+      const own = numberAt(weights, i);
+      sums[i] = own * (total - own);
+    }
+  }
   for (const k of linked) {
     const [i, j] = [indexAt(first, k), indexAt(second, k)];
     const more =
@@ -60,16 +76,16 @@ interface Host extends WeighedHost {
 function shareWeighed(weights: Float64Array, pairTotal: number, { all }: Pairs): number {
   if (pairTotal === 0) return 0;
   if (all) return 1;
-  const total = sum(weights);
-  const squares = weights.reduce((squared, weight) => squared + weight ** 2, 0);
+  const total = sumOf(weights);
+  const squares = sumOfSquares(weights);
   const linkedOnce = pairTotal / LINKED_PAIR_FACTOR;
   return pairTotal / ((total ** 2 - squares) / 2 - linkedOnce + pairTotal);
 }
 
 function scaled({ probability, weights }: WeighedHost, pairs: Pairs): Host {
   const sums = pairSums(weights, pairs);
-  const pairTotal = sum(sums) / 2;
-  const singleTotal = sum(weights);
+  const pairTotal = sumOf(sums) / 2;
+  const singleTotal = sumOf(weights);
   const { nothingWrong, notInLibrary } = PRIOR_SHARES;
   const pairShare = PRIOR_SHARES.pairs * shareWeighed(weights, pairTotal, pairs);
   const singleShare = singleTotal > 0 ? 1 - nothingWrong - notInLibrary - pairShare : 0;
