@@ -10,6 +10,8 @@ export interface ApiRoute {
   readonly body?: z.ZodType;
   readonly status?: 201;
   readonly answer: z.ZodType;
+  /** It answers with server-sent events: `answer` is the data of one. */
+  readonly isStream?: true;
   /** It answers with a file: `answer` is one line of it. */
   readonly isFile?: true;
 }

@@ -26,6 +26,7 @@ import { casebookPageSchema, casebookPeopleSchema, exportedCaseSchema } from './
 import { forgetSchema } from './forgetting.ts';
 import { auditPageSchema } from './people.ts';
 import { importedSchema, importWeatherSchema, weatherSchema } from './weather.ts';
+import { caseChangedSchema } from './live.ts';
 import type { ApiRoute } from './apiRoute.ts';
 
 const caseAnswer = z.object({ case: caseRecordSchema });
@@ -43,6 +44,14 @@ const SEARCH = {
 
 /** Routes to what a clinic holds: its cases, its casebook, itself, its weather and its log. */
 export const CLINIC_ROUTES: readonly ApiRoute[] = [
+  {
+    method: 'get',
+    path: '/changes',
+    summary:
+      'A stream of changes: `case` when one was opened or changed, `gap` when some may have been missed.',
+    answer: caseChangedSchema,
+    isStream: true,
+  },
   {
     method: 'get',
     path: '/audit',

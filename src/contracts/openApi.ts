@@ -170,6 +170,7 @@ const SERVER_ROUTES: readonly ApiRoute[] = [
 export const API_ROUTES: readonly ApiRoute[] = [...SERVER_ROUTES, ...CLINIC_ROUTES];
 
 const json = (schema: unknown) => ({ content: { 'application/json': { schema } } });
+const stream = (schema: unknown) => ({ content: { 'text/event-stream': { schema } } });
 
 function schemaOf(schema: z.ZodType, io: 'input' | 'output'): unknown {
   const { $schema: _dialect, ...rest } = z.toJSONSchema(schema, { io, unrepresentable: 'any' });
@@ -194,13 +195,14 @@ function parametersOf({ path, query = {} }: ApiRoute) {
 }
 
 function operationOf(route: ApiRoute) {
-  const { summary, body, status = 200, answer } = route;
+  const { summary, body, status = 200, answer, isStream } = route;
+  const answers = isStream === true ? stream : json;
   return {
     summary,
     parameters: parametersOf(route),
     ...(body ? { requestBody: { required: true, ...json(schemaOf(body, 'input')) } } : {}),
     responses: {
-      [status]: { description: 'Done.', ...json(schemaOf(answer, 'output')) },
+      [status]: { description: 'Done.', ...answers(schemaOf(answer, 'output')) },
       default: {
         description: 'What is wrong, and its cure.',
         ...json(schemaOf(problemSchema, 'output')),

@@ -14,6 +14,8 @@ import { countTries } from './access/tries.ts';
 import { auditRoutes } from './audit/routes.ts';
 import { NONCE_MARK, nonceOf, policy } from './http/policy.ts';
 import { fromOurPages, knownHosts } from './http/ownSite.ts';
+import { changesRoute } from './live/routes.ts';
+import type { Feed } from './live/feed.ts';
 import { linkRoutes } from './links/routes.ts';
 import { peopleRoutes } from './people/routes.ts';
 import { sessionRoutes } from './session/routes.ts';
@@ -29,6 +31,8 @@ import { weatherRoutes } from './weather/routes.ts';
 export interface AppParts extends Door {
   /** Where the casebook is searched: the same as `connection`, or a replica that keeps up. */
   readonly reading: Connection;
+  /** Changes of cases, by whatever server. */
+  readonly feed: Feed;
   readonly sessions: SessionSettings;
   /** The people of the demonstration may be chosen, on this machine alone. */
   readonly demo: boolean;
@@ -45,6 +49,8 @@ export interface AppParts extends Door {
 
 /** Most requests at once; ten connections to the database serve them. */
 const MAX_OPEN_REQUESTS = 250;
+/** Most pages that hear of changes at once; others ask from time to time. */
+const MAX_STREAMS = 2000;
 const ONE_YEAR_SECONDS = 31_536_000;
 
 /** Ready when the database answers; a balancer sends no requests here while it does not. */
@@ -66,6 +72,14 @@ function apiRoutes(parts: AppParts): express.Router {
   routes.get('/live', (_request, response) => response.json({ ok: true }));
   routes.get('/openapi.json', (_request, response) => response.json(API_DOCUMENT));
   routes.get(['/health', '/ready'], readiness(parts));
+  // Before what sheds load: a stream stays open for minutes and costs next to nothing.
+  routes.get(
+    '/changes',
+    shedLoad(MAX_STREAMS),
+    fromOurPages,
+    keepSessions(connection, sessions),
+    changesRoute(parts, parts.feed),
+  );
   routes.use(shedLoad(MAX_OPEN_REQUESTS));
   routes.use(fromOurPages, express.json({ limit: MAX_BODY_BYTES }), storableBody);
   routes.get('/knowledge', sendLibrary(library));

@@ -24,6 +24,8 @@ const configSchema = z.object({
   MIGRATE_URL: z.string().min(1).optional(),
   /** Address of a replica on which the casebook is searched; never read where it lags behind. */
   REPLICA_URL: z.string().min(1).optional(),
+  /** Address on which changes are heard, where DATABASE_URL leads through a pool; else that one. */
+  LISTEN_URL: z.string().min(1).optional(),
   PORT: z.coerce.number({ error: 'PORT must be a number' }).int().min(1).max(65535).default(4310),
   HOST: z.string().default('127.0.0.1'),
   SOUNDING_TODAY: z

@@ -18,6 +18,7 @@ import { connect, type Connection } from './db/connect.ts';
 import { readingFrom } from './db/reader.ts';
 import { errorCode, isTransient, summarizeError } from './db/errors.ts';
 import { isFromNewerVersion } from './db/schemaVersion.ts';
+import { DatabaseFeed } from './live/feed.ts';
 import type { Library } from '../core/schema/library.ts';
 import { issueLine } from '../wording/libraryFaults.ts';
 import { readCheckedLibrary } from './knowledge/loadLibrary.ts';
@@ -121,7 +122,7 @@ const proxiesOf = (text: string): number | string | false =>
 
 const config = readConfig(process.env);
 if (!config.ok) stop(config.error);
-const { DATABASE_URL, REPLICA_URL, HOST, PORT, CONSULT_SECONDS, TRUST_PROXY } = config.value;
+const { DATABASE_URL, REPLICA_URL, LISTEN_URL, HOST, PORT, CONSULT_SECONDS, TRUST_PROXY } = config.value;
 
 const library = readCheckedLibrary(resolve('knowledge'));
 if (!library.ok) stop(library.error.map(issueLine).join('\n'));
@@ -131,6 +132,9 @@ const replica =
   REPLICA_URL === undefined
     ? null
     : connect(REPLICA_URL, (error) => log.warn({ error }, 'connection to the replica lost'));
+const feed = new DatabaseFeed(LISTEN_URL ?? DATABASE_URL, (error) =>
+  log.warn({ error }, 'changes are not heard'),
+);
 const pool = openConsultPool({
   worker: resolve('dist/server/consultWorker.js'),
   library: library.value,
@@ -147,6 +151,7 @@ const server = createServer(
   createApp({
     connection,
     reading: readingFrom(connection, replica),
+    feed,
     settings: clinicSettings(config.value),
     sessions: { secrets: config.value.SESSION_SECRETS, prunes: true },
     demo: config.value.SOUNDING_DEMO === 'yes',
@@ -195,6 +200,8 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     if (stopping) return;
     stopping = true;
     setTimeout(() => process.exit(0), MAX_STOP_MS).unref();
+    // Its streams would keep the server open.
+    void feed.close();
     server.closeIdleConnections();
     server.close(() => {
       void Promise.allSettled([pool.close(), connection.close(), replica?.close()]).then(() =>

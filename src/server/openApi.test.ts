@@ -11,7 +11,7 @@ const client = await as('coordinator');
 afterAll(close);
 
 const jsonSchema = z.looseObject({
-  content: z.object({ 'application/json': z.object({ schema: z.looseObject({}) }) }),
+  content: z.record(z.string(), z.object({ schema: z.looseObject({}) })),
 });
 const operationSchema = z.looseObject({
   responses: z.record(z.string(), jsonSchema),
@@ -24,7 +24,7 @@ const { paths } = documentSchema.parse(JSON.parse(JSON.stringify(openApiDocument
 const ajv = new Ajv2020({ strict: false, validateFormats: false });
 
 const schemaOf = (method: string, path: string, status: string) =>
-  paths[`/api${path}`]?.[method]?.responses[status]?.content['application/json'].schema ?? false;
+  paths[`/api${path}`]?.[method]?.responses[status]?.content['application/json']?.schema ?? false;
 
 it('is served as it is made', async () => {
   const { body } = await client.get('/api/openapi.json');
@@ -34,7 +34,8 @@ it('is served as it is made', async () => {
 // Ajv, an independent reader of JSON Schema 2020-12, reads the schemas and checks the server's answers by them.
 it.each(
   API_ROUTES.filter(
-    ({ method, path, isFile }) => method === 'get' && !path.includes('{') && isFile !== true,
+    ({ method, path, isFile, isStream }) =>
+      method === 'get' && !path.includes('{') && isFile !== true && isStream !== true,
   ).map(({ path }) => path),
 )('describes the answer of GET %s', async (path) => {
   const { status, body } = await client.get(`/api${path}`);

@@ -6,6 +6,7 @@ import { createApp } from '../server/app.ts';
 import { openClinicContext } from '../server/office/clinicContext.ts';
 import type { ConsultPool } from '../server/consult/consultPool.ts';
 import { connect } from '../server/db/connect.ts';
+import { DatabaseFeed } from '../server/live/feed.ts';
 import { people } from '../server/db/schema.ts';
 import { answerConsult } from '../application/answerConsult.ts';
 import type { Role } from '../contracts/access.ts';
@@ -66,7 +67,8 @@ export async function openServer(
   } = {},
 ) {
   const connection = connect(address);
-  const { db, close, withStartupLock, migrate } = connection;
+  const { db, withStartupLock, migrate } = connection;
+  const feed = new DatabaseFeed(address);
   const settings = { pinnedDay: today };
   const office = await withStartupLock(async () => {
     await migrate(resolve('src/server/db/migrations'));
@@ -75,6 +77,7 @@ export async function openServer(
   const app = createApp({
     connection,
     reading: connection,
+    feed,
     settings,
     sessions: { secrets: ['a secret of the tests alone and long enough'], prunes: false },
     demo: true,
@@ -96,6 +99,10 @@ export async function openServer(
     const client = stranger();
     await client.post('/api/session/demo').send({ personId }).expect(200);
     return client;
+  };
+  const close = async (): Promise<void> => {
+    await feed.close();
+    await connection.close();
   };
   return { connection, db, office, close, app, as, stranger };
 }

@@ -142,6 +142,20 @@ test.describe('two advisors on one case', () => {
     await other.context().close();
   });
 
+  test('hear of a new call at once', async ({ page, browser }) => {
+    const desk = await (await browser.newContext()).newPage();
+    await desk.goto('/');
+    await expect(desk.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible();
+    // While changes are heard the lists are read once a minute: what comes within seconds was pushed.
+    await desk.waitForTimeout(1500);
+    await newCase(page, 'The wineberry canes wilt from the tip.');
+    await saved(page);
+    await expect(desk.getByText('The wineberry canes wilt from the tip.')).toBeVisible({
+      timeout: 4000,
+    });
+    await desk.context().close();
+  });
+
   test('each get the plant they added', async ({ page, browser }) => {
     await newCase(page, 'india roses');
     const id = idOf(page);

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { IncomingMessage } from 'node:http';
 import { ROLES, type Role } from '../../contracts/access.ts';
 import { accountsSchema, auditPageSchema } from '../../contracts/people.ts';
 import { API_ROUTES } from '../../contracts/openApi.ts';
@@ -52,6 +53,7 @@ const MAY: Readonly<Record<string, readonly Role[] | typeof OPEN>> = {
   'post /clinic/contacts': COORDINATOR,
   'post /clinic/contacts/remove': COORDINATOR,
   'post /clinic/learning': COORDINATOR,
+  'get /changes': EVERYBODY,
   'post /consult': OPEN,
   'get /health': OPEN,
   'get /ready': OPEN,
@@ -98,8 +100,20 @@ beforeAll(async () => {
   otherClinic = row?.id ?? 0;
 }, 60_000);
 
-const ask = (client: Client, method: 'get' | 'post', path: string, body: object = {}) =>
-  method === 'get' ? client.get(`/api${path}`) : client.post(`/api${path}`).send(body);
+/** Of a stream only that it begins is looked at. */
+function ask(client: Client, method: 'get' | 'post', path: string, body: object = {}) {
+  if (method === 'post') return client.post(`/api${path}`).send(body);
+  const asked = client.get(`/api${path}`);
+  return path !== '/changes'
+    ? asked
+    : asked.parse((response, done) => {
+        response.setEncoding('utf8');
+        response.once('data', (text: string) => {
+          done(null, text.startsWith('event:') ? {} : JSON.parse(text));
+          if (response instanceof IncomingMessage) response.destroy();
+        });
+      });
+}
 
 const ROUTES = API_ROUTES.map(({ method, path }) => ({ method, path, key: `${method} ${path}` }));
 

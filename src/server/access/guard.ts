@@ -3,6 +3,7 @@ import type { Request, RequestHandler } from 'express';
 import { can, type Action, type Role } from '../../contracts/access.ts';
 import { PERSON_HEADER } from '../../contracts/people.ts';
 import type { Problem } from '../../contracts/problem.ts';
+import { fail, ok, type Result } from '../../core/util/result.ts';
 import { clinicContext, type ClinicContext, type ClinicSettings } from '../office/clinicContext.ts';
 import type { Connection, Database, Queries } from '../db/connect.ts';
 import { clinics, people } from '../db/schema.ts';
@@ -58,6 +59,18 @@ export async function actorOf(
   return { id, name, role, clinicId, office: clinicContext(found.clinic, settings) };
 }
 
+/** Who asks, where they may do what they ask for; else why not. */
+export async function admitted(
+  db: Queries,
+  request: Request,
+  settings: ClinicSettings,
+  action: Action,
+): Promise<Result<Actor, Problem>> {
+  const actor = await actorOf(db, request, settings);
+  if (!actor) return fail(SIGNED_OUT);
+  return can(actor, action, actor) ? ok(actor) : fail(FORBIDDEN);
+}
+
 /** Answers a request from the database for who may ask it; everything else is refused before it is looked at. */
 export function guarded(
   { connection, settings }: Door,
@@ -65,9 +78,7 @@ export function guarded(
   work: (db: Database, request: Request, actor: Actor) => Promise<Reply>,
 ): RequestHandler {
   return fromDatabase(connection, async (db, request): Promise<Reply> => {
-    const actor = await actorOf(db, request, settings);
-    if (!actor) return { problem: SIGNED_OUT };
-    if (!can(actor, action, actor)) return { problem: FORBIDDEN };
-    return work(db, request, actor);
+    const admission = await admitted(db, request, settings, action);
+    return admission.ok ? work(db, request, admission.value) : { problem: admission.error };
   });
 }

@@ -18,6 +18,7 @@ import { dueOf, lookAgainOf } from '../../contracts/dues.ts';
 import type { CasePlant, CaseRecord, CaseSummary } from '../../contracts/cases.ts';
 import type { Queries } from '../db/connect.ts';
 import { caseEvents, casePlants, cases, enquirers, observations } from '../db/schema.ts';
+import { announce } from '../live/announce.ts';
 import { keepSearchRow } from './searchRow.ts';
 import { observationRows, plantRow, toRecord } from './rows.ts';
 
@@ -188,6 +189,7 @@ export async function insertCase(
   await db.insert(casePlants).values(plantRow({ caseId: id, clinicId }, plant, 0));
   const opened = { id, openedAt, status: 'open' as const, plants: [plant], enquirer: NOBODY };
   await keepSearchRow(db, clinicId, { before: null, after: opened, personId });
+  await announce(db, { clinicId, id, version: 0 });
   return true;
 }
 
@@ -258,6 +260,7 @@ export async function saveCase(
       await savePlant(db, { caseId: id, clinicId }, { plant, position, before: known });
   }
   await keepSearchRow(db, clinicId, { before, after, personId });
+  await announce(db, { clinicId, id, version });
 }
 
 /** Keeps events under the versions they made. */

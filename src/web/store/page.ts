@@ -3,6 +3,7 @@ import type { Author } from './cases/changes.ts';
 import { consultant } from '../workers/consultClient.ts';
 import { actAs } from '../api/request.ts';
 import { api } from '../api/api.ts';
+import { LiveChanges } from '../api/liveChanges.ts';
 import { takeEarlierOutbox } from './cases/earlierOutbox.ts';
 import { openIndexedOutbox } from './cases/outbox.ts';
 import { loadCase as loadCaseWith, type ChainServices } from './cases/chains.ts';
@@ -20,6 +21,7 @@ import { page } from './store.ts';
 /** What a page works with for the person it belongs to. */
 interface Running {
   readonly services: ChainServices;
+  readonly live: LiveChanges;
   readonly resume: () => void;
 }
 
@@ -37,15 +39,19 @@ export function startPage({ id, name }: Person): void {
   const services = { api, outbox: openIndexedOutbox(id), writers: signOn() };
   const author = authorHere(name);
   const sync = startSync(page, services);
-  const resume = startRefreshing(page, sync, services);
+  const live = new LiveChanges(id);
+  const resume = startRefreshing(page, sync, services, live);
   startConsulting(page, consultant, author);
   // A storage that is closed or full of something else has nothing to hand over.
   takeEarlierOutbox(localStorage, services, author).catch(() => undefined);
-  running = { services, resume };
+  running = { services, live, resume };
 }
 
 /** Who makes the changes of this page. */
 export const author = (): Author => authorHere(selectPerson(page.store.getState())?.name ?? '');
+
+/** What others do to the cases of the clinic. */
+export const liveChanges = (): LiveChanges => started().live;
 
 /** Sends what waits, as after signing in again. */
 export const resumePage = (): void => started().resume();

@@ -1,10 +1,15 @@
 import type { Dispatch, makeStore, State } from './store.ts';
 import { caseLoaded, changed } from './cases/casesSlice.ts';
+import type { LiveChanges } from '../api/liveChanges.ts';
 import { CaseSync } from './cases/caseSync.ts';
 import { drainAbandoned, keepChains, type ChainServices } from './cases/chains.ts';
 
-/** The open case is asked about so often while its page is seen, in milliseconds. */
+/** The open case is asked about so often while its page is seen and changes are not heard, in milliseconds. */
 const REFRESH_MS = 2000;
+/** And so often while they are: a change may still be missed. */
+const REFRESH_HEARD_MS = 20_000;
+/** A change that is heard waits so long for the answer that brings it, as to a sending of this page, in milliseconds. */
+const CATCH_UP_MS = 200;
 /** What pages that are gone have left is looked for so often, in milliseconds. */
 const ABANDONED_MS = 5000;
 /** Chains are written anew so often, so that other pages see that this one is alive, in milliseconds. */
@@ -34,21 +39,38 @@ export function startRefreshing(
   { store }: ReturnType<typeof makeStore>,
   { sync, touch }: RunningSync,
   services: ChainServices,
+  live: LiveChanges,
 ): () => void {
   let asking = false;
+  let askedAt = -Infinity;
   const refresh = async (): Promise<void> => {
     const { open } = store.getState().cases;
     if (open === null || asking || document.visibilityState === 'hidden') return;
     asking = true;
+    askedAt = Date.now();
     await sync.refresh(open);
     asking = false;
   };
+  const catchUp = (id: string, version: number): void => {
+    const { open, byId } = store.getState().cases;
+    const entity = byId[id];
+    if (id !== open || !entity || entity.confirmed.version >= version) return;
+    if (asking || entity.sync.kind === 'sending')
+      setTimeout(() => catchUp(id, version), CATCH_UP_MS);
+    else void refresh();
+  };
+  live.hear((change) => {
+    if (change) setTimeout(() => catchUp(change.id, change.version), CATCH_UP_MS);
+    else void refresh();
+  });
   const comeBack = (): void => {
     sync.flush();
     void refresh();
     void drainAbandoned(services);
   };
-  setInterval(() => void refresh(), REFRESH_MS);
+  setInterval(() => {
+    if (!live.isHeard || Date.now() - askedAt > REFRESH_HEARD_MS) void refresh();
+  }, REFRESH_MS);
   setInterval(() => void drainAbandoned(services), ABANDONED_MS);
   setInterval(touch, ALIVE_MS);
   addEventListener('online', comeBack);

@@ -10,6 +10,7 @@ import { useKeys } from '../../kit/useKeys.ts';
 import { loadClinic, loadDesk, loadMore, makeCase } from '../../store/actions.ts';
 import { closedToggled, openingSet } from '../../store/deskSlice.ts';
 import { useCan } from '../../store/useCan.ts';
+import { liveChanges } from '../../store/page.ts';
 import { store, useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { timeOfDay } from '../../kit/dates.ts';
 import { DueList } from './DueList.tsx';
@@ -46,19 +47,34 @@ const Wide = styled.div`
   grid-column: 1 / -1;
 `;
 
-/** The lists are read anew so often while the Desk is seen, in milliseconds. */
+/** The lists are read anew so often while the Desk is seen and changes are not heard, in milliseconds. */
 const REFRESH_MS = 5000;
+/** And so often while they are, as days pass without a change. */
+const REFRESH_HEARD_MS = 60_000;
+/** Changes that come together are read once, so long after the first, in milliseconds. */
+const TOGETHER_MS = 250;
 
 function useDeskRefreshed(closedShown: boolean): void {
   useEffect(() => {
+    const live = liveChanges();
+    let readAt = -Infinity;
+    let soon: ReturnType<typeof setTimeout> | undefined;
     const read = (): void => {
-      if (document.visibilityState !== 'hidden') void loadDesk(store, closedShown);
+      soon = undefined;
+      if (document.visibilityState === 'hidden') return;
+      readAt = Date.now();
+      void loadDesk(store, closedShown);
     };
     read();
-    const timer = setInterval(read, REFRESH_MS);
+    const timer = setInterval(() => {
+      if (!live.isHeard || Date.now() - readAt > REFRESH_HEARD_MS) read();
+    }, REFRESH_MS);
+    const deafen = live.hear(() => (soon ??= setTimeout(read, TOGETHER_MS)));
     document.addEventListener('visibilitychange', read);
     return () => {
       clearInterval(timer);
+      clearTimeout(soon);
+      deafen();
       document.removeEventListener('visibilitychange', read);
     };
   }, [closedShown]);

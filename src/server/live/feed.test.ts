@@ -1,0 +1,111 @@
+import { randomUUID } from 'node:crypto';
+import pg from 'pg';
+import { databaseUrl, openOwnDatabase, openServer } from '../../test/serverApp.ts';
+import type { CaseChanged } from '../../contracts/live.ts';
+import { sentEvent, wordsEvent } from '../../test/sentEvents.ts';
+import { clinics } from '../db/schema.ts';
+import { announce, readAnnounced } from './announce.ts';
+import { DatabaseFeed } from './feed.ts';
+
+const own = await openOwnDatabase();
+const server = await openServer('2026-06-13', { address: own.url });
+const another = await openServer('2026-06-13', { address: own.url });
+afterAll(async () => {
+  await server.close();
+  await another.close();
+  await own.drop();
+});
+const advisor = await another.as('advisor');
+
+/** Looks again until something holds. */
+async function until(holds: () => boolean): Promise<void> {
+  for (let i = 0; i < 400 && !holds(); i++) await new Promise((done) => setTimeout(done, 25));
+  expect(holds()).toBe(true);
+}
+
+function listening(feed: DatabaseFeed, clinicId: number) {
+  const heard: (CaseChanged | null)[] = [];
+  const stop = feed.hear(clinicId, (change) => heard.push(change));
+  return { heard, stop, begun: () => until(() => heard.includes(null)) };
+}
+
+describe('changes of cases', () => {
+  const feed = new DatabaseFeed(own.url);
+  afterAll(feed.close);
+
+  it('are heard from whatever server makes them, with their version', async () => {
+    const { heard, begun, stop } = listening(feed, server.office.id);
+    await begun();
+    const id = randomUUID();
+    await advisor.post('/api/cases').send({ id }).expect(201);
+    await until(() => heard.some((one) => one?.id === id));
+    const events = [sentEvent(wordsEvent('Gum on the bark'))];
+    await advisor.post(`/api/cases/${id}/events`).send({ baseVersion: 0, events }).expect(200);
+    await until(() => heard.some((one) => one?.id === id && one.version === 1));
+    stop();
+  });
+
+  it('are heard by their own clinic alone, and only when they are kept', async () => {
+    const [other] = await server.db
+      .insert(clinics)
+      .values({ name: 'Another', region: 'Elsewhere', latitude: 51, longitude: 4 })
+      .returning();
+    const [ours, theirs] = [
+      listening(feed, server.office.id),
+      listening(feed, other?.id ?? 0),
+    ] as const;
+    const [kept, undone] = [randomUUID(), randomUUID()];
+    const clinicId = server.office.id;
+    const broken = server.db.transaction(async (tx) => {
+      await announce(tx, { clinicId, id: undone, version: 1 });
+      throw new Error('undone');
+    });
+    await expect(broken).rejects.toThrow('undone');
+    await server.db.transaction((tx) => announce(tx, { clinicId, id: kept, version: 1 }));
+    await until(() => ours.heard.some((one) => one?.id === kept));
+    expect(ours.heard.some((one) => one?.id === undone)).toBe(false);
+    expect(theirs.heard.filter((one) => one !== null)).toEqual([]);
+    ours.stop();
+    theirs.stop();
+  });
+
+  it('are heard again after the connection was lost, and what may be missed is said', async () => {
+    const { heard, stop } = listening(feed, server.office.id);
+    const admin = new pg.Client({ connectionString: databaseUrl });
+    await admin.connect();
+    await admin.query(
+      "select pg_terminate_backend(pid) from pg_stat_activity where query like 'listen %'",
+    );
+    await admin.end();
+    await until(() => heard.includes(null));
+    const id = randomUUID();
+    await advisor.post('/api/cases').send({ id }).expect(201);
+    await until(() => heard.some((one) => one?.id === id));
+    stop();
+  });
+});
+
+it.each(['', '1', '1 2', 'x 1 5e0a7d1c-0000-4000-8000-000000000001', '1 -1 nonsense'])(
+  'hears nothing in "%s"',
+  (payload) => {
+    expect(readAnnounced(payload)).toBeNull();
+  },
+);
+
+it('streams them to a page, and ends when the server does', async () => {
+  const ending = await openServer('2026-06-13', { address: own.url });
+  const said: string[] = [];
+  const page = await ending.as('display');
+  const stream = page.get('/api/changes').parse((response, done) => {
+    response.setEncoding('utf8');
+    response.on('data', (part: string) => said.push(part));
+    response.on('end', () => done(null, null));
+  });
+  const ended = stream.then(({ status, type }) => ({ status, type }));
+  await until(() => said.join('').includes('event: gap'));
+  const id = randomUUID();
+  await advisor.post('/api/cases').send({ id }).expect(201);
+  await until(() => said.join('').includes(`event: case\ndata: {"id":"${id}","version":0}\n\n`));
+  await ending.close();
+  expect(await ended).toEqual({ status: 200, type: 'text/event-stream' });
+});
