@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { newCase, saved, words } from '../support/casePage.ts';
+import { newCase, saved, words, closeCase } from '../support/casePage.ts';
 import { noViolations } from '../support/noViolations.ts';
 
 test('a case is found by its words and kept search, read as a record, and taken out as a file', async ({
@@ -8,7 +8,7 @@ test('a case is found by its words and kept search, read as a record, and taken 
   await newCase(page, 'My whitebeam has orange blisters on the leaves, zanderling');
   await saved(page);
   await expect(page.getByRole('button', { name: /^Sheet/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Close case' }).click();
+  await closeCase(page);
   await expect(page.getByRole('button', { name: 'Open again' })).toBeVisible();
   await saved(page);
   await page.getByRole('link', { name: 'Casebook', exact: true }).click();

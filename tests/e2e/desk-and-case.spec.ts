@@ -1,3 +1,4 @@
+import { closeCase } from '../support/casePage.ts';
 import { expect, test, type Page } from '@playwright/test';
 import { noViolations } from '../support/noViolations.ts';
 
@@ -121,7 +122,7 @@ test('a closed case is read as it was answered', async ({ page }) => {
   await page.locator('#words').fill('white powder on my rose leaves, it wipes off');
   const advice = page.getByRole('region', { name: 'Advice so far' });
   await expect(advice).toContainText('powdery mildew');
-  await page.getByRole('button', { name: 'Close case' }).click();
+  await closeCase(page);
   await expect(advice).toContainText('as answered when the case was closed');
   await saved(page);
   await page.reload();

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { newCase, saved, words } from '../support/casePage.ts';
+import { newCase, saved, words, closeCase } from '../support/casePage.ts';
 import { noViolations } from '../support/noViolations.ts';
 
 const SPRUCE =
@@ -88,7 +88,7 @@ test('how it went is asked for, noted, and counted beside what was said', async 
   await page.getByRole('button', { name: 'Call back: not booked. Change' }).click();
   await page.getByLabel(/^Day to call back/).fill('2026-06-13');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Close case' }).click();
+  await closeCase(page);
   await expect(page.getByText('as answered when the case was closed')).toBeVisible();
   await saved(page);
   // A promise holds though the case is closed.

@@ -1,5 +1,5 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
-import { newCase, saved, words } from '../support/casePage.ts';
+import { newCase, saved, words, closeCase } from '../support/casePage.ts';
 import { noViolations } from '../support/noViolations.ts';
 
 const NOBODY = { cookies: [], origins: [] };
@@ -20,6 +20,13 @@ async function comeIn(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible();
 }
 
+/** A trainee may not end a call whose advice is not released. */
+async function cannotClose(page: Page): Promise<void> {
+  await page.keyboard.press('Alt+f');
+  await expect(page.getByRole('button', { name: /^Advised/ })).toBeDisabled();
+  await page.keyboard.press('Escape');
+}
+
 test('a trainee asks, an advisor releases, and the trainee gives the advice out', async ({
   browser,
 }) => {
@@ -27,7 +34,7 @@ test('a trainee asks, an advisor releases, and the trainee gives the advice out'
   await comeIn(trainee, 'Jory Tamblyn');
   await comeIn(advisor, 'Anselm Rudd');
   await newCase(trainee, 'There is white powder on the leaves of my lilac');
-  await expect(trainee.getByRole('button', { name: 'Close case' })).toBeDisabled();
+  await cannotClose(trainee);
   await trainee.getByRole('button', { name: 'Ask for release' }).click();
   await saved(trainee);
   await advisor.goto(new URL(trainee.url()).pathname);
@@ -43,12 +50,12 @@ test('a trainee asks, an advisor releases, and the trainee gives the advice out'
   await noViolations(trainee);
   // Other words are other advice: the release is gone.
   await words(trainee).pressSequentially(', and on the rose');
-  await expect(trainee.getByRole('button', { name: 'Close case' })).toBeDisabled();
+  await cannotClose(trainee);
   await trainee.getByRole('button', { name: 'Ask for release' }).click();
   await saved(trainee);
   await expect(words(advisor)).toHaveValue(/rose/);
   await advisor.getByRole('button', { name: 'Release', exact: true }).click();
-  await trainee.getByRole('button', { name: 'Close case' }).click();
+  await closeCase(trainee);
   await expect(trainee.getByRole('button', { name: 'Open again' })).toBeVisible();
   await saved(trainee);
 });

@@ -14,3 +14,10 @@ export async function newCase(page: Page, text: string): Promise<void> {
   await expect(words(page)).toBeFocused();
   await words(page).fill(text);
 }
+
+/** Ends the call of a case as advised, by its keys. */
+export async function closeCase(page: Page): Promise<void> {
+  await page.keyboard.press('Alt+f');
+  await expect(page.getByRole('dialog', { name: 'How does it end?' })).toBeVisible();
+  await page.keyboard.press('1');
+}

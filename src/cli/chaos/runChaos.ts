@@ -243,7 +243,7 @@ async function openCases(api: Api): Promise<CaseRecord[]> {
     Array.from({ length: CASES }, () => {
       const id = newId();
       return untilDone(async () => {
-        const record = await api.openCase(id);
+        const record = await api.openCase({ id, channel: 'phone' });
         if (!record.ok) throw new Error(record.error.message);
         return record.value;
       }, MAX_DRAIN_MS);

@@ -21,6 +21,7 @@ import {
   type ClinicLabels,
   type ClinicSettingsChange,
   type TiedPhrases,
+  type OpenCase,
 } from '../../contracts/cases.ts';
 import {
   casebookPageSchema,
@@ -95,7 +96,7 @@ export interface Api {
   /** Takes personal data out of a case. */
   readonly forget: (id: string, how: Forgetting) => Promise<Result<CaseRecord, Problem>>;
   readonly changeClinic: (change: ClinicSettingsChange) => Promise<Result<Clinic, Problem>>;
-  readonly openCase: (id: string) => Promise<Result<CaseRecord, Problem>>;
+  readonly openCase: (opening: OpenCase) => Promise<Result<CaseRecord, Problem>>;
   readonly readCase: (id: string) => Promise<Result<CaseRecord, Problem>>;
   readonly append: (id: string, body: AppendEvents) => Promise<Result<Appended, Problem>>;
   /** Events behind a version. */
@@ -139,7 +140,7 @@ export function createApi(server = '', headers: Readonly<Record<string, string>>
     casebookPeople: () => ask(casebookPeopleSchema, '/casebook/people'),
     forget: (id, how) => ask(caseAnswer, `/cases/${id}/forget`, { how }),
     changeClinic: (change) => ask(clinicSchema, '/clinic/settings', change),
-    openCase: (id) => ask(caseAnswer, '/cases', { id, channel: 'phone' }),
+    openCase: (opening) => ask(caseAnswer, '/cases', opening),
     readCase: (id) => ask(caseAnswer, `/cases/${id}`),
     append: (id, body) => ask(appendedSchema, `/cases/${id}/events`, body),
     changes: (id, after) => ask(changesSchema, `/cases/${id}/events?after=${after}`),

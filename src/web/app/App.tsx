@@ -1,5 +1,6 @@
 import { appTexts } from '../texts/appTexts.ts';
-import { Route, Routes, useLocation } from 'react-router';
+import { useState } from 'react';
+import { Route, Routes, useLocation, useNavigate } from 'react-router';
 import { styled } from 'styled-components';
 import { Bench } from '../screens/bench/Bench.tsx';
 import { CasePage } from '../screens/case/CasePage.tsx';
@@ -17,21 +18,31 @@ import { PlantPage } from '../screens/library/PlantPage.tsx';
 import { Sources } from '../screens/library/Sources.tsx';
 import { Season } from '../screens/season/Season.tsx';
 import { PanelBoundary } from '../kit/PanelBoundary.tsx';
+import { useKeys } from '../kit/useKeys.ts';
 import { Header } from './Header.tsx';
+import { KeysDialog } from './KeysDialog.tsx';
 import { NotFound } from './NotFound.tsx';
 
 const Frame = styled.div`
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr);
   height: 100%;
+  /* Where there is little room the page scrolls as a whole. */
+  @media (max-width: 1000px), (max-height: 560px) {
+    grid-template-rows: auto auto;
+    height: auto;
+  }
 `;
 
 /** The frame of every screen. */
 export function App() {
   const { pathname } = useLocation();
+  const navigate = useNavigate();
+  const [keysShown, setKeysShown] = useState(false);
+  useKeys({ '?': () => setKeysShown(true), 'alt+d': () => void navigate('/') });
   return (
     <Frame>
-      <Header />
+      <Header onKeys={() => setKeysShown(true)} />
       <PanelBoundary name={appTexts.thisPage} resetKey={pathname}>
         <Routes>
           <Route path="/" element={<Desk />} />
@@ -58,6 +69,7 @@ export function App() {
           <Route path="*" element={<NotFound />} />
         </Routes>
       </PanelBoundary>
+      <KeysDialog pathname={pathname} open={keysShown} onClose={() => setKeysShown(false)} />
     </Frame>
   );
 }

@@ -3,6 +3,7 @@ import { commonTexts } from '../texts/commonTexts.ts';
 import { Link, NavLink } from 'react-router';
 import { styled } from 'styled-components';
 import { Button } from '../kit/Button.tsx';
+import { Key } from '../kit/Key.tsx';
 import { selectUnsaved } from '../store/cases/selectors.ts';
 import { useAppSelector } from '../store/store.ts';
 import { selectPerson } from '../store/session/sessionSlice.ts';
@@ -13,9 +14,10 @@ import { longDate } from '../kit/dates.ts';
 const Bar = styled.header`
   display: flex;
   align-items: center;
-  gap: 20px;
-  height: 44px;
-  padding: 0 16px;
+  flex-wrap: wrap;
+  gap: 0 14px;
+  min-height: 44px;
+  padding: 2px 16px;
   background: var(--surface);
   border-bottom: 1px solid var(--hairline);
 `;
@@ -33,6 +35,7 @@ const Brand = styled(Link)`
 `;
 const Screens = styled.nav`
   display: flex;
+  flex-wrap: wrap;
   gap: 4px;
   & a {
     padding: 4px 10px;
@@ -50,8 +53,9 @@ const Screens = styled.nav`
 `;
 const Where = styled.span`
   color: var(--quiet);
-  margin-left: auto;
+  flex: 1 1 220px;
   min-width: 0;
+  text-align: right;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -78,7 +82,7 @@ function UnsavedCases() {
 }
 
 /** The thin bar on top: home, the screens, the clinic and its day, the theme. */
-export function Header() {
+export function Header({ onKeys }: { readonly onKeys: () => void }) {
   const clinic = useAppSelector((state) => state.desk.clinic);
   const person = useAppSelector(selectPerson);
   const [theme, turn] = useTheme();
@@ -99,7 +103,10 @@ export function Header() {
         <NavLink to="/clinic">{commonTexts.clinic}</NavLink>
       </Screens>
       <UnsavedCases />
-      <Where>{clinic ? `${clinic.name}, ${clinic.region} · ${longDate(clinic.today)}` : ''}</Where>
+      <Where>{clinic ? `${clinic.name} · ${longDate(clinic.today)}` : ''}</Where>
+      <Button kind="quiet" onPress={onKeys}>
+        {appTexts.keys} <Key>?</Key>
+      </Button>
       <Button kind="quiet" onPress={turn}>
         {theme === 'light' ? appTexts.dark : appTexts.light}
       </Button>

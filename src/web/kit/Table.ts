@@ -20,6 +20,28 @@ export const Table = styled.table`
     vertical-align: top;
     overflow-wrap: anywhere;
   }
+  /* On a telephone the cells of a line stand one after the other. */
+  @media (max-width: 640px) {
+    &,
+    & tbody {
+      display: block;
+    }
+    & thead {
+      position: absolute;
+      clip-path: inset(50%);
+    }
+    & tr {
+      display: flex;
+      flex-wrap: wrap;
+      padding: 6px 0;
+      border-bottom: 1px solid var(--hairline);
+    }
+    & tbody td {
+      max-width: 100%;
+      padding: 2px 10px;
+      border: 0;
+    }
+  }
 `;
 
 /** A long list: columns of fixed widths, a line marked while it is pointed at. */

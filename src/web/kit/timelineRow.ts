@@ -13,7 +13,11 @@ export const TimelineRow = styled.div`
 /** The names of twelve months over lanes. */
 export const MonthNames = styled.div`
   display: grid;
-  grid-template-columns: repeat(12, 1fr);
+  grid-template-columns: repeat(12, minmax(0, 1fr));
+  /* Where a month is narrower than its name, its first letters stand for it. */
+  & > * {
+    overflow: hidden;
+  }
   font-size: 13px;
   color: var(--quiet);
 `;

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { nameOfKey } from './keys.ts';
 
-/** Keys by name: a plain letter (`n`, `?`), which rests while something is typed, or `alt+y`, which never does. */
+/** Keys by name: a plain letter (`n`, `?`), which rests while something is typed, or `alt+y` and `escape`, which never do. */
 export type Keys = Readonly<Record<string, () => void>>;
 
 function isTyping(target: EventTarget | null): boolean {
@@ -11,7 +11,13 @@ function isTyping(target: EventTarget | null): boolean {
   );
 }
 
-/** Runs a function when its key is pressed, as long as the component is on the screen. */
+/** A dialog covers the page: what is pressed belongs to it. */
+const isCovered = (): boolean => document.querySelector('[role="dialog"]') !== null;
+
+/**
+ * Runs a function when its key is pressed, as long as the component is on the screen and no dialog covers it. A key that
+ * is held down counts once.
+ */
 export function useKeys(keys: Keys): void {
   const current = useRef(keys);
   useEffect(() => {
@@ -19,11 +25,12 @@ export function useKeys(keys: Keys): void {
   });
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (event.ctrlKey || event.metaKey || (!event.altKey && isTyping(event.target))) return;
+      if (event.ctrlKey || event.metaKey) return;
+      if (!event.altKey && event.key !== 'Escape' && isTyping(event.target)) return;
       const action = current.current[nameOfKey(event)];
-      if (!action) return;
+      if (!action || isCovered()) return;
       event.preventDefault();
-      action();
+      if (!event.repeat) action();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

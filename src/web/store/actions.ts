@@ -1,4 +1,4 @@
-import type { CasePage } from '../../contracts/cases.ts';
+import type { CasePage, OpenCase } from '../../contracts/cases.ts';
 import { newId } from '../../contracts/ids.ts';
 import type { Problem } from '../../contracts/problem.ts';
 import type { Result } from '../../core/util/result.ts';
@@ -94,10 +94,10 @@ export async function switchLearning(dispatch: Dispatch, learning: boolean): Pro
  * Makes a new case, one at a time; returns its id, or null when the server does not answer or one is being made. None
  * other is made until the Desk is shown again, as a key may be pressed once more before the page of the case is there.
  */
-export async function makeCase(store: Store): Promise<string | null> {
+export async function makeCase(store: Store, channel: OpenCase['channel']): Promise<string | null> {
   if (store.getState().desk.opening) return null;
   store.dispatch(openingSet(true));
-  const record = await api.openCase(newId());
+  const record = await api.openCase({ id: newId(), channel });
   if (record.ok) return record.value.id;
   store.dispatch(openingSet(false));
   store.dispatch(deskFailed(record.error));

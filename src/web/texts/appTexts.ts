@@ -11,4 +11,6 @@ export const appTexts = {
   goBackToThe: 'Go back to the',
   whereCasesAre: ', where all open cases are listed.',
   thisPage: 'This page',
+  keys: 'Keys',
+  escape: 'Close what is open',
 } as const;

@@ -26,7 +26,7 @@ export const casebookTexts = {
   opened: 'Opened',
   enquirer: 'Enquirer',
   words: 'In their words',
-  itWas: 'It was',
+  itWas: 'Proved to be',
   more: 'Earlier cases',
   takeOut: 'Take out as',
   exportWhat:

@@ -21,7 +21,7 @@ export const datesTexts = {
     `No. ${number} of ${was} is off: ${reason}`,
   moved: (number: number, was: string, to: string, reason: string) =>
     `No. ${number} moved from ${was} to ${to}: ${reason}`,
-  opensInMostYears: 'In 8 of 10 years that go on from here it opens',
+  opensInMostYears: 'In 8 of 10 years that begin like this one it opens',
   andCloses: 'and closes',
   seen: (event: string) => `Seen: ${event}`,
   labelDaysToHarvest: 'Days to harvest on the label',

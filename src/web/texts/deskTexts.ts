@@ -38,6 +38,10 @@ export const deskTexts = {
   showOpenCases: 'Show open cases',
   showClosedCases: 'Show closed cases',
   takeANewEnquiry: 'Take a new enquiry',
+  takeAtTheDesk: 'Somebody is at the desk',
+  takeByEmail: 'A letter or e-mail came',
+  takeByText: 'A text message came',
+  otherwise: 'Not by telephone:',
   listsAsOf: (readAt: string) => ` The lists are as they were at ${readAt}.`,
 } as const;
 

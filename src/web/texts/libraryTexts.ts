@@ -58,6 +58,7 @@ export const libraryTexts = {
   places: 'Places',
   librarySounding: 'Library - Sounding',
   search: 'Search',
+  searchTheLibrary: 'Search the library',
   searchPlaceholder: 'a name, an old name, a sign',
   whatToList: 'What to list',
   noneOfThe: 'None of the',

@@ -39,7 +39,7 @@ export const seasonTexts = {
   simulatedStation: 'Simulated station',
   theClinicsStation: 'The clinic’s station',
   seasonSounding: 'Season - Sounding',
-  theCommonTroublesOfAll: 'the common troubles of all',
+  theCommonTroublesOfAll: 'all, by their common troubles',
   allPlants: 'All plants',
   weather: 'Weather',
   beingRead: 'being read',

@@ -2,8 +2,6 @@ import { APPROACHES } from '../../../core/advice/context.ts';
 import { APPROACH_WORDS, caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { useState } from 'react';
-import { useCan } from '../../store/useCan.ts';
-import { closeCase } from '../../store/page.ts';
 import { styled } from 'styled-components';
 import {
   MAX_CONTACT,
@@ -17,6 +15,8 @@ import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { DateField } from '../../kit/DateField.tsx';
 import { Choices, Field } from '../../kit/fields.tsx';
+import { Key } from '../../kit/Key.tsx';
+import { finishTexts } from '../../texts/finishTexts.ts';
 import { Clock } from './Clock.tsx';
 import { ConsentFields } from './follow/ConsentFields.tsx';
 import { PlantChooser } from '../../choosers/PlantChooser.tsx';
@@ -119,15 +119,15 @@ interface CaseHeaderProps {
   readonly record: CaseRecord;
   readonly plant: CasePlant;
   readonly answer: ConsultResponse | null;
+  readonly onFinish: () => void;
 }
 
 /** Who, which plant, where, when: each a chip that opens in place. */
-export function CaseHeader({ record, plant, answer }: CaseHeaderProps) {
+export function CaseHeader({ record, plant, answer, onFinish }: CaseHeaderProps) {
   const happen = useRecordEvent();
   const { id: plantId, place, date, approach } = plant;
   const known = answer?.plant ?? null;
   const closed = record.status === 'closed';
-  const mayClose = useCan('advice.give') || record.release?.state === 'released';
   return (
     <Bar>
       <EnquirerChip record={record} />
@@ -183,17 +183,16 @@ export function CaseHeader({ record, plant, answer }: CaseHeaderProps) {
         )}
       </Chip>
       <End>
-        <Clock since={record.openedAt} running={!closed} />
-        <Button
-          kind="quiet"
-          isDisabled={!closed && !mayClose}
-          onPress={() => {
-            if (closed) happen({ kind: 'status-set', status: 'open' });
-            else void closeCase(record.id);
-          }}
-        >
-          {closed ? caseTexts.openAgain : caseTexts.closeCase}
-        </Button>
+        <Clock caseId={record.id} since={record.openedAt} running={!closed} />
+        {closed ? (
+          <Button kind="quiet" onPress={() => happen({ kind: 'status-set', status: 'open' })}>
+            {caseTexts.openAgain}
+          </Button>
+        ) : (
+          <Button kind="quiet" onPress={onFinish}>
+            {finishTexts.finish} <Key>Alt F</Key>
+          </Button>
+        )}
       </End>
     </Bar>
   );

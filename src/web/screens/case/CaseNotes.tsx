@@ -173,7 +173,9 @@ export function CaseNotes({ record }: { readonly record: CaseRecord }) {
     const at = plants.findIndex(({ id }) => id === plantId);
     const plant = plants[at];
     const which =
-      plant && plants.length > 1 ? caseTexts.ofPlant(tabTitle(plant.words, plant.plant, at)) : '';
+      plant && plants.length > 1
+        ? caseTexts.ofPlant(tabTitle({ ...plant, name: null, position: at }))
+        : '';
     return `${about === null ? '' : ` ${aboutInWords(field, about, record.number)}`}${which}`;
   };
   return (

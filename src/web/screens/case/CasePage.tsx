@@ -5,8 +5,8 @@ import { sampleTexts } from '../../texts/sampleTexts.ts';
 import { labelTexts } from '../../texts/labelTexts.ts';
 import { entryTexts } from '../../texts/entryTexts.ts';
 import { sheetTexts } from '../../texts/sheetTexts.ts';
-import { useEffect, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { styled } from 'styled-components';
 import type { CasePlant, CaseRecord } from '../../../contracts/cases.ts';
 import { newId } from '../../../contracts/ids.ts';
@@ -14,6 +14,7 @@ import { plantIdSchema, type PlantId } from '../../../core/schema/common.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { PanelBoundary } from '../../kit/PanelBoundary.tsx';
+import { useKeptFocus } from '../../kit/useKeptFocus.ts';
 import { useKeys } from '../../kit/useKeys.ts';
 import { isPassing } from '../../api/api.ts';
 import { loadClinic, loadContacts, loadExperience, loadWeather } from '../../store/actions.ts';
@@ -28,8 +29,8 @@ import { AskPanel } from './AskPanel.tsx';
 import { CaseNotes } from './CaseNotes.tsx';
 import { CausesPanel } from './CausesPanel.tsx';
 import { DatesPanel } from './dates/DatesPanel.tsx';
+import { FinishDialog } from './FinishDialog.tsx';
 import { HeardPanel } from './HeardPanel.tsx';
-import { KeysDialog } from './KeysDialog.tsx';
 import { Column, Columns } from './common/layout.ts';
 import { LabelPanel } from './label/LabelPanel.tsx';
 import { PlantTabs } from './PlantTabs.tsx';
@@ -44,7 +45,7 @@ import { CaseContext, useRecordEvent } from './common/useCase.ts';
 
 const Page = styled.main`
   display: grid;
-  grid-template-rows: auto auto auto auto minmax(0, 1fr);
+  grid-template: auto auto auto auto minmax(0, 1fr) / minmax(0, 1fr);
   min-height: 0;
 `;
 const Notes = styled.div`
@@ -128,7 +129,52 @@ export function CasePage() {
 }
 
 /** What can stand in place of the causes and the plan. */
-type Beside = 'dates' | 'sheet' | 'label' | 'samples' | 'follow';
+const BESIDE = ['dates', 'sheet', 'label', 'samples', 'follow'] as const;
+type Beside = (typeof BESIDE)[number];
+
+/** What stands beside the words, kept in the address, so that it is there again after a reload. */
+function useBeside(): readonly ['causes' | Beside, (to: 'causes' | Beside) => void] {
+  const [query, setQuery] = useSearchParams();
+  const asked = query.get('view');
+  const turn = (to: 'causes' | Beside): void =>
+    setQuery(
+      (now) => {
+        const next = new URLSearchParams(now);
+        if (to === 'causes') next.delete('view');
+        else next.set('view', to);
+        return next;
+      },
+      { replace: true },
+    );
+  return [BESIDE.find((one) => one === asked) ?? 'causes', turn];
+}
+
+/** Shows the plant that the address names when the page comes up, and keeps in it which one is shown. */
+function useShownPlant(record: CaseRecord, plant: CasePlant): (plantId: string) => void {
+  const dispatch = useAppDispatch();
+  const [query, setQuery] = useSearchParams();
+  const [asked] = useState(() => query.get('plant'));
+  const caseId = record.id;
+  const isThere = record.plants.some(({ id }) => id === asked);
+  useEffect(() => {
+    if (asked !== null && isThere) dispatch(plantShown({ caseId, plantId: asked }));
+  }, [dispatch, caseId, asked, isThere]);
+  const isFirst = record.plants[0]?.id === plant.id;
+  const shown = isFirst ? null : plant.id;
+  useEffect(() => {
+    if (query.get('plant') === shown) return;
+    setQuery(
+      (now) => {
+        const next = new URLSearchParams(now);
+        if (shown === null) next.delete('plant');
+        else next.set('plant', shown);
+        return next;
+      },
+      { replace: true },
+    );
+  }, [query, setQuery, shown]);
+  return (plantId) => void dispatch(plantShown({ caseId, plantId }));
+}
 
 interface OpenCaseProps {
   readonly record: CaseRecord;
@@ -137,20 +183,20 @@ interface OpenCaseProps {
 
 function OpenCase({ record, plant }: OpenCaseProps) {
   const caseId = record.id;
-  const dispatch = useAppDispatch();
-  const navigate = useNavigate();
   const happen = useRecordEvent();
   const writes = useCan('cases.write');
-  const [keysShown, setKeysShown] = useState(false);
-  const [beside, setBeside] = useState<'causes' | Beside>('causes');
+  const page = useRef<HTMLElement>(null);
+  const [beside, setBeside] = useBeside();
   const turnTo = (panel: Beside): void => setBeside(beside === panel ? 'causes' : panel);
+  const [finishing, setFinishing] = useState(false);
   const [adding, setAdding] = useState<string | null>(null);
   const consulted = useAppSelector(({ cases }) => cases.consulted);
   const without = useAppSelector(({ cases }) => cases.without);
   const problem = useAppSelector(({ cases }) => cases.consultProblem);
   const isHere = consulted?.caseId === caseId && consulted.plantId === plant.id;
   const answer = isHere ? consulted.response : null;
-  const show = (plantId: string): void => void dispatch(plantShown({ caseId, plantId }));
+  const show = useShownPlant(record, plant);
+  useKeptFocus(page, () => document.getElementById('words'));
   const addPlant = (): void => {
     const plantId = newId();
     happen({ kind: 'plant-added', plantId });
@@ -164,14 +210,14 @@ function OpenCase({ record, plant }: OpenCaseProps) {
     'alt+r': () => turnTo('label'),
     'alt+m': () => turnTo('samples'),
     'alt+o': () => turnTo('follow'),
-    '?': () => setKeysShown(true),
     'alt+w': () => document.getElementById('words')?.focus(),
     'alt+p': addPlant,
-    'alt+d': () => void navigate('/'),
+    'alt+f': () => record.status !== 'closed' && setFinishing(true),
+    escape: () => setBeside('causes'),
   });
   const panelKey = `${plant.id} ${answer ? 'answered' : ''} ${plant.words.length}`;
   return (
-    <Page>
+    <Page ref={page}>
       <PlantTabs
         record={record}
         active={plant.id}
@@ -180,7 +226,12 @@ function OpenCase({ record, plant }: OpenCaseProps) {
         onAdd={addPlant}
         onFollow={() => turnTo('follow')}
       />
-      <CaseHeader record={record} plant={plant} answer={answer} />
+      <CaseHeader
+        record={record}
+        plant={plant}
+        answer={answer}
+        onFinish={() => setFinishing(true)}
+      />
       <Notes>
         <CaseNotes record={record} />
         <ReleaseBar record={record} />
@@ -276,7 +327,13 @@ function OpenCase({ record, plant }: OpenCaseProps) {
           onClose={() => setAdding(null)}
         />
       )}
-      <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} />
+      <FinishDialog
+        record={record}
+        answer={answer}
+        open={finishing}
+        onClose={() => setFinishing(false)}
+        onSamples={() => setBeside('samples')}
+      />
     </Page>
   );
 }

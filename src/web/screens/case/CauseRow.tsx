@@ -4,6 +4,7 @@ import { Button } from 'react-aria-components';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
+import { strengthInWords } from './strength.ts';
 import { midSentence } from '../../../wording/midSentence.ts';
 
 type Cause = ConsultResponse['causes'][number];
@@ -88,8 +89,8 @@ const Reasons = styled.table`
     vertical-align: top;
   }
   & td:last-child {
+    width: 1%;
     padding-left: 10px;
-    font-family: var(--figures);
     text-align: right;
     white-space: nowrap;
   }
@@ -101,10 +102,35 @@ function shareInWords(probability: number): string {
   return `${Math.round(probability * 100)} %`;
 }
 
-const signed = (value: number): string =>
-  `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(0)} dB`;
+const Strength = styled.span`
+  display: grid;
+  grid-template-columns: auto 40px;
+  gap: 0 8px;
+  align-items: center;
+  & i {
+    height: 6px;
+    background: var(--teal);
+  }
+  &[data-way='against'] i {
+    background: repeating-linear-gradient(45deg, var(--ochre) 0 3px, transparent 3px 6px);
+  }
+`;
+/** A bar is full at so many decibans. */
+const FULL_DECIBANS = 20;
 
-/** Findings with the decibans by which each speaks for or against. */
+/** How strongly a finding speaks, in words and as a length; its measure on demand. */
+function StrengthOf({ decibans }: { readonly decibans: number }) {
+  const way = decibans > 0 ? caseTexts.speaksFor : caseTexts.speaksAgainst;
+  const width = `${Math.min(1, Math.abs(decibans) / FULL_DECIBANS) * 100}%`;
+  return (
+    <Strength data-way={decibans > 0 ? 'for' : 'against'} title={caseTexts.inDecibans(decibans)}>
+      {strengthInWords(decibans)} {way}
+      <i aria-hidden style={{ width }} />
+    </Strength>
+  );
+}
+
+/** Findings with how strongly each speaks for or against. */
 export function Weights({ title, list }: { readonly title: string; readonly list: Cause['for'] }) {
   return (
     <Reasons>
@@ -112,11 +138,10 @@ export function Weights({ title, list }: { readonly title: string; readonly list
       <tbody>
         {list.map(({ finding, label, decibans }) => (
           <tr key={finding}>
+            <td>{label}</td>
             <td>
-              {decibans > 0 ? caseTexts.speaksFor : caseTexts.speaksAgainst}
-              {label}
+              <StrengthOf decibans={decibans} />
             </td>
-            <td>{signed(decibans)}</td>
           </tr>
         ))}
       </tbody>
@@ -126,8 +151,10 @@ export function Weights({ title, list }: { readonly title: string; readonly list
 
 /** The rival shows none of this when its table would only repeat the first. */
 function tellsMore(versus: Cause['for'], reasons: Cause['for']): boolean {
-  const known = new Set(reasons.map(({ finding, decibans }) => `${finding} ${signed(decibans)}`));
-  return versus.some(({ finding, decibans }) => !known.has(`${finding} ${signed(decibans)}`));
+  const known = new Set(
+    reasons.map(({ finding, decibans }) => `${finding} ${decibans.toFixed(0)}`),
+  );
+  return versus.some(({ finding, decibans }) => !known.has(`${finding} ${decibans.toFixed(0)}`));
 }
 
 function CauseDetail({ cause }: { readonly cause: Cause }) {

@@ -68,7 +68,7 @@ function WouldChange({ change }: { readonly change: ConsultResponse['wouldChange
       <ul>
         {change.turns.map(({ finding, label, value, takesBack }) => (
           <li key={finding}>
-            {value ? 'so: ' : caseTexts.notSo}
+            {value ? caseTexts.isTrue : caseTexts.notSo}
             {label}
             {takesBack && caseTexts.againstWhatWasSaid}
           </li>

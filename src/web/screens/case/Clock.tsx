@@ -11,10 +11,27 @@ const Figures = styled.span`
 /** A call is over after so many seconds; older cases show no clock. */
 const MAX_CALL_SECONDS = 4 * 3600;
 
+/** When this page took up a case, also when it was loaded again since. */
+function takenUpAt(caseId: string): number {
+  const key = `sounding-taken-up-${caseId}`;
+  const known = Number(sessionStorage.getItem(key) ?? NaN);
+  if (Number.isFinite(known)) return known;
+  const now = Date.now();
+  sessionStorage.setItem(key, String(now));
+  return now;
+}
+
+interface ClockProps {
+  readonly caseId: string;
+  /** When the case was opened, ISO 8601. */
+  readonly since: string;
+  readonly running: boolean;
+}
+
 /** A quiet clock since this page took up the call. */
-export function Clock({ since, running }: { readonly since: string; readonly running: boolean }) {
-  const [start] = useState(() => Date.now());
-  const [now, setNow] = useState(start);
+export function Clock({ caseId, since, running }: ClockProps) {
+  const [start] = useState(() => takenUpAt(caseId));
+  const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
     const timer = setInterval(() => setNow(Date.now()), 1000);
     return () => clearInterval(timer);

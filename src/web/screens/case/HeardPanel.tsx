@@ -125,26 +125,36 @@ function EvidenceItem({ plant, one }: { readonly plant: CasePlant; readonly one:
       <Sign>{STATE_WORDS[state]}</Sign>
       <span>{label}</span>
       {byHand ? (
-        <Button kind="quiet" onPress={undo} aria-label={caseTexts.undoFinding(label)}>
+        <Button kind="quiet" aside onPress={undo} aria-label={caseTexts.undoFinding(label)}>
           {caseTexts.undo}
         </Button>
       ) : (
         <>
           <Button
             kind="quiet"
+            aside
             onPress={set(state === 'denied', 0.9)}
-            aria-label={caseTexts.turnRound(label)}
+            aria-label={caseTexts.turnRound(
+              state === 'denied' ? caseTexts.yes : caseTexts.no,
+              label,
+            )}
           >
             {state === 'denied' ? caseTexts.yes : caseTexts.no}
           </Button>
           <Button
             kind="quiet"
+            aside
             onPress={set(state !== 'denied', 0.4)}
             aria-label={caseTexts.notSure(label)}
           >
             {caseTexts.unsure}
           </Button>
-          <Button kind="quiet" onPress={set('unknown', 1)} aria-label={caseTexts.leaveOut(label)}>
+          <Button
+            kind="quiet"
+            aside
+            onPress={set('unknown', 1)}
+            aria-label={caseTexts.leaveOut(label)}
+          >
             {caseTexts.drop}
           </Button>
         </>

@@ -146,6 +146,10 @@ function useSteadyCaret(value: string, editsBetween: EditsBetween) {
     else box.current.setSelectionRange(...selectionThrough(steps, selectionStart, selectionEnd));
     // Only a new value moves the caret.
   }, [value]);
+  useLayoutEffect(() => {
+    // Who opens a case goes on behind what is there.
+    box.current?.setSelectionRange(box.current.value.length, box.current.value.length);
+  }, []);
   /** Takes in what this page typed itself, and tells whether it goes on from the last insertion. */
   const write = (before: string, after: string): Omit<Typing, 'plantId'> => {
     const edits = typedEdit(before, after, box.current?.selectionStart ?? after.length);

@@ -11,11 +11,14 @@ import { followTexts } from '../../texts/followTexts.ts';
 import { causeName } from '../../library/causeName.ts';
 import { useRecordEvent } from './common/useCase.ts';
 import { SavedMark } from './SavedMark.tsx';
-import { tabTitle } from './tabTitle.ts';
+import { tabTitles } from './tabTitle.ts';
+import { tabKey } from '../../store/cases/casesSlice.ts';
+import { useAppSelector } from '../../store/store.ts';
 import { briefDate } from '../../kit/dates.ts';
 
 const Bar = styled.nav`
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 2px;
   padding: 0 12px;
@@ -37,8 +40,9 @@ const Tab = styled(Button)`
 
 const Right = styled.div`
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 8px;
+  gap: 0 8px;
   margin-left: auto;
 `;
 
@@ -96,19 +100,23 @@ interface PlantTabsProps {
 /** The plants of one call, each a tab. */
 export function PlantTabs({ record, active, answer, onFollow, onShow, onAdd }: PlantTabsProps) {
   const plant = record.plants.find(({ id }) => id === active);
+  const heard = useAppSelector(({ cases }) => cases.heardPlants);
+  const titles = tabTitles(
+    record.plants.map((one) => ({ ...one, name: heard[tabKey(record.id, one.id)] ?? null })),
+  );
   return (
     <Bar aria-label={caseTexts.plantsOfThisCall}>
       <h1>
         {commonTexts.caseWord} {record.number}
       </h1>
-      {record.plants.map(({ id, words, plant }, position) => (
+      {record.plants.map(({ id }, position) => (
         <Tab
           key={id}
           kind="quiet"
           aria-current={id === active ? 'page' : 'false'}
           onPress={() => onShow(id)}
         >
-          {tabTitle(words, plant, position)}
+          {titles[position]}
         </Tab>
       ))}
       <Button kind="quiet" onPress={onAdd}>

@@ -50,7 +50,7 @@ export function SeveralPlants({ plant, answer }: SeveralPlantsProps) {
       <span>
         {caseTexts.about} {parts.map(({ name }) => midSentence(name)).join(', ')}.
       </span>
-      <Button kind="quiet" onPress={split}>
+      <Button kind="quiet" aside onPress={split}>
         {caseTexts.aTabForEach}
       </Button>
     </Offer>

@@ -3,6 +3,7 @@ import { styled } from 'styled-components';
 import type { CasePlant } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { listEvidence } from './evidence.ts';
+import { strengthInWords } from './strength.ts';
 
 const Area = styled.section`
   display: flex;
@@ -110,7 +111,9 @@ const wayOf = (decibans: number): string => {
 };
 
 const inWords = ({ label, decibans }: KnotShape, leader: string): string =>
-  decibans === 0 ? caseTexts.movesNothing(label, leader) : caseTexts.moves(label, decibans, leader);
+  decibans === 0
+    ? caseTexts.movesNothing(label, leader)
+    : caseTexts.moves(label, decibans, strengthInWords(decibans), leader);
 
 interface SoundingLineProps {
   readonly plant: CasePlant;

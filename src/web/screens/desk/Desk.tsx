@@ -1,6 +1,7 @@
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { deskTexts } from '../../texts/deskTexts.ts';
 import { useEffect } from 'react';
+import type { OpenCase } from '../../../contracts/cases.ts';
 import { useNavigate } from 'react-router';
 import { styled } from 'styled-components';
 import { Button } from '../../kit/Button.tsx';
@@ -30,13 +31,26 @@ const Page = styled.main`
 const Top = styled.div`
   grid-column: 1 / -1;
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 16px;
+  gap: 6px 16px;
   & h1 {
     font-size: 24px;
     margin-right: auto;
   }
 `;
+
+const Otherwise = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px;
+`;
+/** How enquiries come that are not telephoned. */
+const OTHER_WAYS = [
+  { channel: 'walk-in', key: 'W', text: commonTexts.atTheDesk },
+  { channel: 'email', key: 'E', text: deskTexts.email },
+  { channel: 'text', key: 'T', text: deskTexts.text },
+] as const;
 
 const Side = styled.div`
   display: grid;
@@ -94,13 +108,22 @@ export function Desk() {
     dispatch(openingSet(false));
     if (store.getState().desk.clinic === null) void loadClinic(dispatch);
   }, [dispatch]);
-  const start = async (): Promise<void> => {
-    const id = await makeCase(store);
+  const start = async (channel: OpenCase['channel']): Promise<void> => {
+    const id = await makeCase(store, channel);
     if (id !== null) await navigate(`/case/${id}`);
   };
   const today = clinic?.today ?? '';
   const away = problem !== null;
-  useKeys(writes ? { n: () => void start() } : {});
+  useKeys(
+    writes
+      ? {
+          n: () => void start('phone'),
+          w: () => void start('walk-in'),
+          e: () => void start('email'),
+          t: () => void start('text'),
+        }
+      : {},
+  );
   return (
     <Page>
       <Top>
@@ -109,9 +132,23 @@ export function Desk() {
           {closedShown ? deskTexts.showOpenCases : deskTexts.showClosedCases}
         </Button>
         {writes && (
-          <Button kind="main" isDisabled={opening} onPress={() => void start()}>
-            {deskTexts.takeANewEnquiry} <Key>N</Key>
-          </Button>
+          <>
+            <Otherwise role="group" aria-label={deskTexts.otherwise}>
+              {OTHER_WAYS.map(({ channel, key, text }) => (
+                <Button
+                  key={channel}
+                  kind="quiet"
+                  isDisabled={opening}
+                  onPress={() => void start(channel)}
+                >
+                  {text} <Key>{key}</Key>
+                </Button>
+              ))}
+            </Otherwise>
+            <Button kind="main" isDisabled={opening} onPress={() => void start('phone')}>
+              {deskTexts.takeANewEnquiry} <Key>N</Key>
+            </Button>
+          </>
         )}
       </Top>
       {problem && (

@@ -35,7 +35,11 @@ const Lane = styled.div`
 `;
 const Head = styled.div`
   display: grid;
-  grid-template-columns: repeat(12, 1fr);
+  grid-template-columns: repeat(12, minmax(0, 1fr));
+  /* Where a month is narrower than its name, its first letters stand for it. */
+  & > * {
+    overflow: hidden;
+  }
   color: var(--quiet);
 `;
 const Name = styled.div`

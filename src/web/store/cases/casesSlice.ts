@@ -36,6 +36,8 @@ export interface CasesState {
   readonly failed: { readonly caseId: string; readonly problem: Problem } | null;
   /** The plant whose tab is open, by case. */
   readonly activePlant: Readonly<Record<string, string>>;
+  /** Name of the plant of each tab that was asked about, by `tabKey`; null where none was heard. */
+  readonly heardPlants: Readonly<Record<string, string | null>>;
   readonly consulted: Consulted | null;
   /** Why the open plant has no newer answer; null while there is no reason. */
   readonly consultProblem: Problem | null;
@@ -77,11 +79,15 @@ export const consultFailed = createAction<Problem>('cases/consultFailed');
 export const withoutShown = createAction<CasesState['without']>('cases/withoutShown');
 export const keepingFailed = createAction<boolean>('cases/keepingFailed');
 
+/** Tells the plants of all cases apart. */
+export const tabKey = (caseId: string, plantId: string): string => `${caseId} ${plantId}`;
+
 const initialState: CasesState = {
   byId: {},
   open: null,
   failed: null,
   activePlant: {},
+  heardPlants: {},
   consulted: null,
   consultProblem: null,
   without: null,
@@ -130,8 +136,18 @@ function onPage(state: CasesState, action: UnknownAction): CasesState {
     const activePlant = { ...state.activePlant, [caseId]: plantId };
     return { ...state, activePlant, consulted: null, without: null };
   }
-  if (consulted.match(action))
-    return { ...state, consulted: action.payload, consultProblem: null, without: null };
+  if (consulted.match(action)) {
+    const { caseId, plantId, response } = action.payload;
+    const name = response.plant?.name ?? null;
+    const heardPlants = { ...state.heardPlants, [tabKey(caseId, plantId)]: name };
+    return {
+      ...state,
+      heardPlants,
+      consulted: action.payload,
+      consultProblem: null,
+      without: null,
+    };
+  }
   if (consultFailed.match(action)) return { ...state, consultProblem: action.payload };
   if (withoutShown.match(action)) {
     const without = action.payload;

@@ -7,8 +7,12 @@ export const Columns = styled.div`
   min-height: 0;
   background: var(--surface);
   @media (max-width: 1000px) {
-    display: block;
-    overflow: auto;
+    display: flex;
+    flex-direction: column;
+    /* The next question and the advice come before the other causes. */
+    & > :nth-child(3):not(:last-child) {
+      order: 1;
+    }
   }
 `;
 
