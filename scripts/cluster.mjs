@@ -24,6 +24,8 @@ main(async () => {
     const env = {
       DATABASE_URL: bouncer.url,
       MIGRATE_URL: cluster.ownerUrl,
+      // A pool between transactions passes on no notification.
+      LISTEN_URL: cluster.url,
       SOUNDING_TODAY: '2026-06-13',
       SOUNDING_DEMO: 'yes',
       SESSION_SECRETS: 'known to these servers alone and on this machine alone',

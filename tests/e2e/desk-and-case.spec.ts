@@ -143,6 +143,8 @@ test('what it proved to be is kept, teaches what is common, and the teaching can
   await panel.getByText('We had it in the hand').click();
   await saved(page);
   await page.reload();
+  await expect(panel).toBeVisible();
+  await page.keyboard.press('Escape');
   await expect(page.getByText(/^Confirmed here 0.8 times/)).toBeVisible();
   await page.getByRole('button', { name: /^Came of it: Slugs and snails/ }).click();
   await page.getByRole('button', { name: 'Do not learn from cases' }).click();

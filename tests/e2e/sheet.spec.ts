@@ -36,8 +36,6 @@ test('the sheet of a call is printed, sent and kept with the case', async ({ pag
   // What was given is there again after a reload.
   await page.getByText('Saved', { exact: true }).waitFor();
   await page.reload();
-  await page.getByRole('region', { name: 'Advice so far' }).waitFor();
-  await page.keyboard.press('Alt+l');
   await expect(panel.getByText(/^Given: .*by e-mail/)).toBeVisible();
 });
 

@@ -1,6 +1,7 @@
 import { percentile } from '../../core/util/maths.ts';
 import { signInAtDemo } from '../demoSession.ts';
 import { startBalancer, type BalancerCounts } from './balancer.ts';
+import { listen } from './listen.ts';
 import { emptyReport, lostIn, work, type Measured } from './load.ts';
 
 /** A server that the script started, and the way to end and start it. */
@@ -17,6 +18,9 @@ export interface ClusterParts {
 }
 
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** A page still hears so long after the last change, in milliseconds. */
+const AFTER_MS = 1500;
 
 /** Between two kills, so that the servers are back before the next. */
 const BETWEEN_KILLS_MS = 2500;
@@ -51,8 +55,9 @@ export async function runCluster({ servers, advisors, seconds }: ClusterParts): 
   const session = await signInAtDemo(address);
   const report = emptyReport();
   const until = Date.now() + seconds * 1000;
-  const [kills] = await Promise.all([
+  const [kills, hearing] = await Promise.all([
     killInTurn(servers, until),
+    listen(address, session, until + AFTER_MS),
     ...Array.from({ length: advisors }, (_, i) =>
       work({ address, session, report, name: `advisor${i}` }, until),
     ),
@@ -66,6 +71,12 @@ export async function runCluster({ servers, advisors, seconds }: ClusterParts): 
   console.log(`servers killed: ${kills}; requests passed on by the balancer: ${counts.passedOn}`);
   console.log(
     `cases: ${report.written.size}; lost or doubled: ${lost.length}; failed after all tries: ${report.failed}; not found right after: ${report.unseen}`,
+  );
+  const told = [...report.written].flatMap(([id, words]) =>
+    words.map((_, i) => hearing.heard.has(`${id} ${i + 1}`)),
+  );
+  console.log(
+    `changes: ${told.length}; heard by a page as they came: ${told.filter(Boolean).length}; its stream began ${hearing.begun} times, and it asks anew each time`,
   );
   return lost.length + report.failed + report.unseen === 0;
 }
