@@ -49,6 +49,7 @@ main(async () => {
   await together([
     ['formatting', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
     ['knowledge', bin('tsx'), ['src/cli/checkKnowledge.ts']],
+    ['dependencies', process.execPath, ['scripts/checkDependencies.mjs']],
     ['build', process.execPath, ['scripts/build.mjs']],
   ]);
   const cluster = await startCluster('test', { fast: true, fresh: true });
