@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { noViolations } from '../support/noViolations.ts';
 import { newCase, saved, words } from '../support/casePage.ts';
 
 const ask = (page: Page) => page.getByRole('region', { name: 'Ask next' });
@@ -183,6 +184,21 @@ test.describe('every page fits', () => {
       await expect(page.locator('main h1, main h2').first()).toBeVisible();
       await fits(page);
     });
+
+  test('and what opens over a case is accessible on a telephone', async ({ page }) => {
+    await newCase(page, 'My cucumber plants wilt at noon.');
+    await expect(questions(page)).toHaveCount(3);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await noViolations(page);
+    for (const chip of [/^Who:/, /^Plant:/, /^Place:/]) {
+      await page.getByRole('button', { name: chip }).click();
+      await noViolations(page);
+      await page.keyboard.press('Escape');
+    }
+    await page.keyboard.press('Alt+f');
+    await expect(page.getByRole('dialog', { name: 'How does it end?' })).toBeVisible();
+    await noViolations(page);
+  });
 
   test('with a case of seven plants', async ({ page }) => {
     await newCase(page, 'My cucumber plants wilt at noon.');

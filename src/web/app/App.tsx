@@ -1,5 +1,6 @@
 import { appTexts } from '../texts/appTexts.ts';
 import { useState } from 'react';
+import { UNSAFE_PortalProvider } from 'react-aria/PortalProvider';
 import { Route, Routes, useLocation, useNavigate } from 'react-router';
 import { styled } from 'styled-components';
 import { Bench } from '../screens/bench/Bench.tsx';
@@ -34,6 +35,9 @@ const Frame = styled.div`
   }
 `;
 
+/** Where what floats over a page belongs, for whoever goes from landmark to landmark. */
+const landmark = (): HTMLElement => document.querySelector('main') ?? document.body;
+
 /** The frame of every screen. */
 export function App() {
   const { pathname } = useLocation();
@@ -41,35 +45,37 @@ export function App() {
   const [keysShown, setKeysShown] = useState(false);
   useKeys({ '?': () => setKeysShown(true), 'alt+d': () => void navigate('/') });
   return (
-    <Frame>
-      <Header onKeys={() => setKeysShown(true)} />
-      <PanelBoundary name={appTexts.thisPage} resetKey={pathname}>
-        <Routes>
-          <Route path="/" element={<Desk />} />
-          <Route path="/case/:id" element={<CasePage />} />
-          <Route path="/season" element={<Season />} />
-          <Route path="/library" element={<Library />}>
-            <Route index element={<Sources />} />
-            <Route path="cause/:id" element={<CausePage />} />
-            <Route path="plant/:id" element={<PlantPage />} />
-            <Route path="finding/:id" element={<FindingPage />} />
-            <Route path="treatment/:id" element={<TreatmentPage />} />
-            <Route path="care/:id" element={<CarePage />} />
-            <Route path="place/:id" element={<PlacePage />} />
-            <Route path="compare/:first/:second" element={<ComparePage />} />
-            <Route path="*" element={<Missing />} />
-          </Route>
-          <Route path="/casebook" element={<Casebook />} />
-          <Route path="/casebook/learned" element={<Learned />} />
-          <Route path="/casebook/import" element={<Import />} />
-          <Route path="/casebook/:id" element={<CaseFile />} />
-          <Route path="/clinic" element={<Clinic />} />
-          <Route path="/bench" element={<Bench />} />
-          <Route path="/bench/:id" element={<Bench />} />
-          <Route path="*" element={<NotFound />} />
-        </Routes>
-      </PanelBoundary>
-      <KeysDialog pathname={pathname} open={keysShown} onClose={() => setKeysShown(false)} />
-    </Frame>
+    <UNSAFE_PortalProvider getContainer={landmark}>
+      <Frame>
+        <Header onKeys={() => setKeysShown(true)} />
+        <PanelBoundary name={appTexts.thisPage} resetKey={pathname}>
+          <Routes>
+            <Route path="/" element={<Desk />} />
+            <Route path="/case/:id" element={<CasePage />} />
+            <Route path="/season" element={<Season />} />
+            <Route path="/library" element={<Library />}>
+              <Route index element={<Sources />} />
+              <Route path="cause/:id" element={<CausePage />} />
+              <Route path="plant/:id" element={<PlantPage />} />
+              <Route path="finding/:id" element={<FindingPage />} />
+              <Route path="treatment/:id" element={<TreatmentPage />} />
+              <Route path="care/:id" element={<CarePage />} />
+              <Route path="place/:id" element={<PlacePage />} />
+              <Route path="compare/:first/:second" element={<ComparePage />} />
+              <Route path="*" element={<Missing />} />
+            </Route>
+            <Route path="/casebook" element={<Casebook />} />
+            <Route path="/casebook/learned" element={<Learned />} />
+            <Route path="/casebook/import" element={<Import />} />
+            <Route path="/casebook/:id" element={<CaseFile />} />
+            <Route path="/clinic" element={<Clinic />} />
+            <Route path="/bench" element={<Bench />} />
+            <Route path="/bench/:id" element={<Bench />} />
+            <Route path="*" element={<NotFound />} />
+          </Routes>
+        </PanelBoundary>
+        <KeysDialog pathname={pathname} open={keysShown} onClose={() => setKeysShown(false)} />
+      </Frame>
+    </UNSAFE_PortalProvider>
   );
 }

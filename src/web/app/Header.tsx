@@ -26,6 +26,7 @@ const Brand = styled(Link)`
   align-items: center;
   gap: 8px;
   font: 700 18px/1 var(--heading);
+  min-height: 28px;
   color: var(--ink);
   text-decoration: none;
   & img {

@@ -8,7 +8,8 @@ import { makeNameSearch, type FoundName } from './rankNames.ts';
 const Search = styled(TextBox)`
   margin-top: 6px;
 `;
-const List = styled(ListBox<FoundName>)`
+/** Takes the focus, so that the list can be scrolled by keys too: its names never have it. */
+const Scrolled = styled.div.attrs({ tabIndex: 0, role: 'group' })`
   max-height: 240px;
   overflow: auto;
   margin: 8px 0;
@@ -58,20 +59,22 @@ export function NameChooser({
         <Search />
       </SearchField>
       {(!onlyTyped || typed.trim() !== '') && (
-        <List aria-label={all} items={found} renderEmptyState={() => none}>
-          {({ id, name, scientific, by }: FoundName) => (
-            <Item
-              id={id}
-              textValue={name}
-              onAction={() => {
-                setTyped('');
-                onChoose(id);
-              }}
-            >
-              {name} <i>{by ?? scientific ?? ''}</i>
-            </Item>
-          )}
-        </List>
+        <Scrolled aria-label={all}>
+          <ListBox<FoundName> aria-label={all} items={found} renderEmptyState={() => none}>
+            {({ id, name, scientific, by }: FoundName) => (
+              <Item
+                id={id}
+                textValue={name}
+                onAction={() => {
+                  setTyped('');
+                  onChoose(id);
+                }}
+              >
+                {name} <i>{by ?? scientific ?? ''}</i>
+              </Item>
+            )}
+          </ListBox>
+        </Scrolled>
       )}
     </Autocomplete>
   );
