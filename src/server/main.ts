@@ -122,7 +122,8 @@ const proxiesOf = (text: string): number | string | false =>
 
 const config = readConfig(process.env);
 if (!config.ok) stop(config.error);
-const { DATABASE_URL, REPLICA_URL, LISTEN_URL, HOST, PORT, CONSULT_SECONDS, TRUST_PROXY } = config.value;
+const { DATABASE_URL, REPLICA_URL, LISTEN_URL, HOST, PORT, CONSULT_SECONDS, TRUST_PROXY } =
+  config.value;
 
 const library = readCheckedLibrary(resolve('knowledge'));
 if (!library.ok) stop(library.error.map(issueLine).join('\n'));

@@ -1,4 +1,4 @@
-import { useEffect, type RefObject } from 'react';
+import { useEffect, useRef, type RefObject } from 'react';
 
 /** What a part of the page is called by for whoever does not see it; its buttons stand for each other. */
 const PART = 'section, nav, [role="region"]';
@@ -11,6 +11,10 @@ export function useKeptFocus(
   page: RefObject<HTMLElement | null>,
   home: () => HTMLElement | null,
 ): void {
+  const homeNow = useRef(home);
+  useEffect(() => {
+    homeNow.current = home;
+  });
   useEffect(() => {
     const root = page.current;
     if (!root) return undefined;
@@ -23,7 +27,7 @@ export function useKeptFocus(
       const { part } = last;
       const next = part?.isConnected === true ? part.querySelector('button') : null;
       last = null;
-      (next ?? home())?.focus();
+      (next ?? homeNow.current())?.focus();
     };
     root.addEventListener('focusin', note);
     const observer = new MutationObserver(keep);
@@ -32,5 +36,5 @@ export function useKeptFocus(
       root.removeEventListener('focusin', note);
       observer.disconnect();
     };
-  }, [page, home]);
+  }, [page]);
 }

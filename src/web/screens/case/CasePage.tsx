@@ -6,7 +6,7 @@ import { labelTexts } from '../../texts/labelTexts.ts';
 import { entryTexts } from '../../texts/entryTexts.ts';
 import { sheetTexts } from '../../texts/sheetTexts.ts';
 import { useEffect, useRef, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { styled } from 'styled-components';
 import type { CasePlant, CaseRecord } from '../../../contracts/cases.ts';
 import { newId } from '../../../contracts/ids.ts';
@@ -18,7 +18,7 @@ import { useKeptFocus } from '../../kit/useKeptFocus.ts';
 import { useKeys } from '../../kit/useKeys.ts';
 import { isPassing } from '../../api/api.ts';
 import { loadClinic, loadContacts, loadExperience, loadWeather } from '../../store/actions.ts';
-import { caseLeft, caseShown, plantShown } from '../../store/cases/casesSlice.ts';
+import { caseLeft, caseShown } from '../../store/cases/casesSlice.ts';
 import { selectPlant, selectRecord } from '../../store/cases/selectors.ts';
 import { loadCase, showWithout } from '../../store/page.ts';
 import { useCan } from '../../store/useCan.ts';
@@ -42,6 +42,7 @@ import { SoundingLine } from './SoundingLine.tsx';
 import { UrgentBar } from './UrgentBar.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
 import { CaseContext, useRecordEvent } from './common/useCase.ts';
+import { useBeside, useShownPlant, type Beside } from './common/useCaseAddress.ts';
 
 const Page = styled.main`
   display: grid;
@@ -126,54 +127,6 @@ export function CasePage() {
       )}
     </Alone>
   );
-}
-
-/** What can stand in place of the causes and the plan. */
-const BESIDE = ['dates', 'sheet', 'label', 'samples', 'follow'] as const;
-type Beside = (typeof BESIDE)[number];
-
-/** What stands beside the words, kept in the address, so that it is there again after a reload. */
-function useBeside(): readonly ['causes' | Beside, (to: 'causes' | Beside) => void] {
-  const [query, setQuery] = useSearchParams();
-  const asked = query.get('view');
-  const turn = (to: 'causes' | Beside): void =>
-    setQuery(
-      (now) => {
-        const next = new URLSearchParams(now);
-        if (to === 'causes') next.delete('view');
-        else next.set('view', to);
-        return next;
-      },
-      { replace: true },
-    );
-  return [BESIDE.find((one) => one === asked) ?? 'causes', turn];
-}
-
-/** Shows the plant that the address names when the page comes up, and keeps in it which one is shown. */
-function useShownPlant(record: CaseRecord, plant: CasePlant): (plantId: string) => void {
-  const dispatch = useAppDispatch();
-  const [query, setQuery] = useSearchParams();
-  const [asked] = useState(() => query.get('plant'));
-  const caseId = record.id;
-  const isThere = record.plants.some(({ id }) => id === asked);
-  useEffect(() => {
-    if (asked !== null && isThere) dispatch(plantShown({ caseId, plantId: asked }));
-  }, [dispatch, caseId, asked, isThere]);
-  const isFirst = record.plants[0]?.id === plant.id;
-  const shown = isFirst ? null : plant.id;
-  useEffect(() => {
-    if (query.get('plant') === shown) return;
-    setQuery(
-      (now) => {
-        const next = new URLSearchParams(now);
-        if (shown === null) next.delete('plant');
-        else next.set('plant', shown);
-        return next;
-      },
-      { replace: true },
-    );
-  }, [query, setQuery, shown]);
-  return (plantId) => void dispatch(plantShown({ caseId, plantId }));
 }
 
 interface OpenCaseProps {
