@@ -30,7 +30,14 @@ import type { Answer, Enquiry } from './enquiry.ts';
 import { keepFor, type Kept } from './kept.ts';
 import { stanceOf, type Stance } from './stance.ts';
 import { jobOf } from './job.ts';
-import { withHeight, saidReport, withReport, withSoilTest, type SaidReport } from './measured.ts';
+import {
+  withHeight,
+  withPlanting,
+  saidReport,
+  withReport,
+  withSoilTest,
+  type SaidReport,
+} from './measured.ts';
 import { saidSum } from '../measures/saidSum.ts';
 import { usesUsUnits } from '../language/usUnits.ts';
 import type { Compiled } from '../library/compile.ts';
@@ -240,7 +247,11 @@ function understand(library: Compiled, enquiry: Enquiry, kept: Kept): Understood
   const network = kept.networks({ plant, place, weather, today, since, country, experience });
   const acidLoving = plant !== null && library.taxonomy.traits(plant).acidLoving === true;
   const report = saidReport(words, sizes, acidLoving);
-  const measured = withSoilTest(withHeight(extracted.findings, sizes), sizes);
+  const measured = withPlanting(
+    withSoilTest(withHeight(extracted.findings, sizes), sizes),
+    amounts,
+    today,
+  );
   const heard = withReport(measured, report);
   const reports = reportsOf(heard, answers);
   const stance = stanceOf(library, extracted, answers, reports, report !== null);

@@ -1,9 +1,9 @@
-import { findingId } from '../../test/setting.ts';
+import { day, findingId } from '../../test/setting.ts';
 import type { ExtractedFinding } from '../language/extract.ts';
 import { RELIED_ON } from '../schema/reliedOn.ts';
-import { withHeight, withSoilTest } from './measured.ts';
+import { withHeight, withPlanting, withSoilTest } from './measured.ts';
 
-const { tall } = RELIED_ON.findings;
+const { tall, newlyPlanted } = RELIED_ON.findings;
 const span = { start: 0, end: 4 };
 const heard = (...ids: (typeof tall)[]): readonly ExtractedFinding[] =>
   ids.map((finding) => ({ finding, value: true, sure: 0.6, span }));
@@ -24,6 +24,31 @@ it('leaves what was heard where no height was said', () => {
   const all = heard(tall, spots);
   expect(withHeight(all, [])).toBe(all);
   expect(withHeight(all, [{ kind: 'trunk', metres: 5, span }])).toBe(all);
+});
+
+describe('when it was planted', () => {
+  const today = day('2026-06-13');
+  const planted = (from: string, to: string) => [
+    { kind: 'planted' as const, from: day(from), to: day(to), named: null, span },
+  ];
+
+  it('turns round that it is new when that is more than two years ago', () => {
+    const all = withPlanting(
+      heard(newlyPlanted, spots),
+      planted('2022-12-31', '2023-11-25'),
+      today,
+    );
+    expect(all).toMatchObject([
+      { finding: newlyPlanted, value: false, sure: 0.95 },
+      { finding: spots, value: true, sure: 0.6 },
+    ]);
+  });
+
+  it('leaves it when it may be within two years, or no day was said', () => {
+    const all = heard(newlyPlanted);
+    expect(withPlanting(all, planted('2024-01-01', '2024-07-01'), today)).toBe(all);
+    expect(withPlanting(all, [], today)).toBe(all);
+  });
 });
 
 describe('a soil test in numbers', () => {

@@ -1,5 +1,7 @@
 import type { ExtractedFinding } from '../language/extract.ts';
+import type { SaidAmount } from '../language/amounts.ts';
 import type { SaidSize } from '../language/sizes.ts';
+import type { Day } from '../timing/calendar.ts';
 import { interpret, type Interpreted } from '../measures/report/interpret.ts';
 import { reportIn, type ReadReport } from '../measures/report/readReport.ts';
 import type { Span } from '../language/tokens.ts';
@@ -11,7 +13,7 @@ const IN_REACH_METRES = 4;
 /** What is said in numbers is hardly misread. */
 const SURE = 0.95;
 
-const { tall, muchPhosphorus, salty } = RELIED_ON.findings;
+const { tall, newlyPlanted, muchPhosphorus, salty } = RELIED_ON.findings;
 const ASKS_TO_READ = askingFor(RELIED_ON.careTopics.readTest);
 
 /** What a test found that speaks for a trouble, by the element that is far too high. */
@@ -74,6 +76,25 @@ export function withHeight(
   if (!found) return heard;
   const others = heard.filter(({ finding }) => finding !== tall);
   return [...others, { finding: tall, value: true, sure: SURE, span: found.span }];
+}
+
+/** "Newly planted" is within two years, as its label says, in days. */
+const NEWLY_DAYS = 730;
+
+/** What was heard; a plant whose planting was said to be longer ago than two years is not newly planted, whatever else it sounds like. */
+export function withPlanting(
+  heard: readonly ExtractedFinding[],
+  amounts: readonly SaidAmount[],
+  today: Day,
+): readonly ExtractedFinding[] {
+  const isOld = amounts.some(
+    (one) => one.kind === 'planted' && one.to !== null && today - one.to > NEWLY_DAYS,
+  );
+  return isOld
+    ? heard.map((one) =>
+        one.finding === newlyPlanted ? { ...one, value: false, sure: SURE } : one,
+      )
+    : heard;
 }
 
 /** The test report in the words, read for the area and the plant that they name. Returns null without one. */

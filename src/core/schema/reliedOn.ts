@@ -19,6 +19,7 @@ export const RELIED_ON = {
     pets: findingIdSchema.parse('pets-or-children'),
     water: findingIdSchema.parse('near-open-water'),
     tall: findingIdSchema.parse('tall-plant'),
+    newlyPlanted: findingIdSchema.parse('newly-planted'),
     little: findingIdSchema.parse('extent-little'),
     some: findingIdSchema.parse('extent-some'),
     much: findingIdSchema.parse('extent-much'),
