@@ -72,12 +72,13 @@ function apiRoutes(parts: AppParts): express.Router {
   routes.get('/live', (_request, response) => response.json({ ok: true }));
   routes.get('/openapi.json', (_request, response) => response.json(API_DOCUMENT));
   routes.get(['/health', '/ready'], readiness(parts));
+  const withSession = keepSessions(connection, sessions);
   // Before what sheds load: a stream stays open for minutes and costs next to nothing.
   routes.get(
     '/changes',
     shedLoad(MAX_STREAMS),
     fromOurPages,
-    keepSessions(connection, sessions),
+    withSession,
     changesRoute(parts, parts.feed),
   );
   routes.use(shedLoad(MAX_OPEN_REQUESTS));
@@ -88,7 +89,7 @@ function apiRoutes(parts: AppParts): express.Router {
     if (answer.ok) response.json(answer.value);
     else sendProblem(response, answer.error);
   });
-  routes.use(keepSessions(connection, sessions));
+  routes.use(withSession);
   routes.use('/session', sessionRoutes({ ...parts, demo, tries: countTries(connection) }));
   routes.use('/links', linkRoutes(parts));
   routes.use('/people', peopleRoutes(parts));

@@ -104,5 +104,5 @@ export async function openServer(
     await feed.close();
     await connection.close();
   };
-  return { connection, db, office, close, app, as, stranger };
+  return { connection, feed, db, office, close, app, as, stranger };
 }

@@ -1,9 +1,12 @@
 import { randomUUID } from 'node:crypto';
+import { createServer } from 'node:http';
 import pg from 'pg';
 import { databaseUrl, openOwnDatabase, openServer } from '../../test/serverApp.ts';
 import type { CaseChanged } from '../../contracts/live.ts';
 import { sentEvent, wordsEvent } from '../../test/sentEvents.ts';
+import { signInAtDemo } from '../../cli/demoSession.ts';
 import { clinics } from '../db/schema.ts';
+import { seedPeople } from '../demo/people.ts';
 import { announce, readAnnounced } from './announce.ts';
 import { DatabaseFeed } from './feed.ts';
 
@@ -91,6 +94,31 @@ it.each(['', '1', '1 2', 'x 1 5e0a7d1c-0000-4000-8000-000000000001', '1 -1 nonse
     expect(readAnnounced(payload)).toBeNull();
   },
 );
+
+it('keeps no subscription of a page that was gone before it was let in', async () => {
+  const http = createServer(server.app);
+  await new Promise<void>((done) => http.listen(0, '127.0.0.1', done));
+  const address = http.address();
+  const origin = `http://127.0.0.1:${typeof address === 'object' ? address?.port : ''}`;
+  await seedPeople(server.db, server.office.id);
+  const session = await signInAtDemo(origin);
+  for (let i = 0; i < 20; i++) {
+    const gone = new AbortController();
+    const asked = fetch(`${origin}/api/changes`, {
+      headers: { ...session },
+      signal: gone.signal,
+    });
+    setTimeout(() => gone.abort(), i % 5);
+    await asked.then(
+      ({ body }) => body?.cancel(),
+      () => undefined,
+    );
+  }
+  await new Promise((done) => setTimeout(done, 300));
+  expect(server.feed.subscriberCount).toBe(0);
+  http.closeAllConnections();
+  http.close();
+});
 
 it('streams them to a page, and ends when the server does', async () => {
   const ending = await openServer('2026-06-13', { address: own.url });

@@ -50,6 +50,11 @@ export class DatabaseFeed implements Feed {
     };
   };
 
+  /** How many are subscribed at the moment. */
+  get subscriberCount(): number {
+    return [...this.#listeners.values()].reduce((sum, { size }) => sum + size, 0);
+  }
+
   readonly whenClosed = (work: () => void): (() => void) => {
     this.#endings.add(work);
     return () => void this.#endings.delete(work);
@@ -65,19 +70,23 @@ export class DatabaseFeed implements Feed {
     const client = new pg.Client({ connectionString: this.#address, keepAlive: true });
     this.#client = client;
     client.on('notification', ({ payload }) => this.#tell(payload ?? ''));
-    // Both are told of one loss; the end comes in every case.
     client.on('error', (error) => this.#onLost(summarizeError(error)));
-    client.on('end', () => this.#again());
+    // A lost connection ends the client and fails the statement under way: one retry for both.
+    let retried = false;
+    const retry = (): void => {
+      if (!retried) this.#again();
+      retried = true;
+    };
+    client.on('end', retry);
     try {
       await client.connect();
       await client.query(`listen ${CHANNEL}`);
       this.#tellAll();
     } catch (error) {
       this.#onLost(summarizeError(error));
-      // Where the connection was never made, no end of it is told.
-      client.removeAllListeners('end');
       await client.end().catch(() => undefined);
-      this.#again();
+      // A connection that was never made emits no `end`.
+      retry();
     }
   }
 

@@ -15,6 +15,8 @@ export function changesRoute(door: Door, feed: Feed): RequestHandler {
     const admission = await door.connection.run((db) =>
       admitted(db, request, door.settings, 'cases.read'),
     );
+    // Closed before anything was subscribed: no later `close` would end the subscription.
+    if (response.destroyed || request.socket.destroyed) return;
     if (!admission.ok) {
       sendProblem(response, admission.error);
       return;

@@ -50,10 +50,10 @@ beforeEach(() => {
   GivenSource.all = [];
   GivenChannel.all = [];
   Object.assign(globalThis, { EventSource: GivenSource, BroadcastChannel: GivenChannel });
-  Object.defineProperty(navigator, 'locks', { value: undefined, configurable: true });
 });
 afterEach(() => {
   jest.useRealTimers();
+  Reflect.deleteProperty(navigator, 'locks');
 });
 
 function hearing(live: LiveChanges): (CaseChanged | null)[] {

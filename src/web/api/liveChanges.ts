@@ -69,13 +69,12 @@ export class LiveChanges {
         this.#hear(said);
       });
     // Where pages cannot agree, as over plain HTTP, each holds its own.
-    const { locks } = navigator as { readonly locks?: LockManager };
-    if (!locks) hold();
-    else
-      void locks.request(name, () => {
+    if ('locks' in navigator)
+      void navigator.locks.request(name, () => {
         hold();
         return new Promise(() => undefined);
       });
+    else hold();
   }
 
   /** Calls `listener` for every change from now on, until the returned function is called. */

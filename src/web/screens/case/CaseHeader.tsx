@@ -15,6 +15,7 @@ import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { DateField } from '../../kit/DateField.tsx';
 import { Choices, Field } from '../../kit/fields.tsx';
+import { useCan } from '../../store/useCan.ts';
 import { Key } from '../../kit/Key.tsx';
 import { finishTexts } from '../../texts/finishTexts.ts';
 import { Clock } from './Clock.tsx';
@@ -128,6 +129,7 @@ export function CaseHeader({ record, plant, answer, onFinish }: CaseHeaderProps)
   const { id: plantId, place, date, approach } = plant;
   const known = answer?.plant ?? null;
   const closed = record.status === 'closed';
+  const writes = useCan('cases.write');
   return (
     <Bar>
       <EnquirerChip record={record} />
@@ -189,7 +191,7 @@ export function CaseHeader({ record, plant, answer, onFinish }: CaseHeaderProps)
             {caseTexts.openAgain}
           </Button>
         ) : (
-          <Button kind="quiet" onPress={onFinish}>
+          <Button kind="quiet" isDisabled={!writes} onPress={onFinish}>
             {finishTexts.finish} <Key>Alt F</Key>
           </Button>
         )}

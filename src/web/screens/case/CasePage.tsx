@@ -165,7 +165,7 @@ function OpenCase({ record, plant }: OpenCaseProps) {
     'alt+o': () => turnTo('follow'),
     'alt+w': () => document.getElementById('words')?.focus(),
     'alt+p': addPlant,
-    'alt+f': () => record.status !== 'closed' && setFinishing(true),
+    'alt+f': () => writes && record.status !== 'closed' && setFinishing(true),
     escape: () => setBeside('causes'),
   });
   const panelKey = `${plant.id} ${answer ? 'answered' : ''} ${plant.words.length}`;

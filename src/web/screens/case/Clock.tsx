@@ -11,9 +11,11 @@ const Figures = styled.span`
 /** A call is over after so many seconds; older cases show no clock. */
 const MAX_CALL_SECONDS = 4 * 3600;
 
+const keyOf = (caseId: string): string => `sounding-taken-up-${caseId}`;
+
 /** When this page took up a case, also when it was loaded again since. */
 function takenUpAt(caseId: string): number {
-  const key = `sounding-taken-up-${caseId}`;
+  const key = keyOf(caseId);
   const known = Number(sessionStorage.getItem(key) ?? NaN);
   if (Number.isFinite(known)) return known;
   const now = Date.now();
@@ -36,6 +38,8 @@ export function Clock({ caseId, since, running }: ClockProps) {
     const timer = setInterval(() => setNow(Date.now()), 1000);
     return () => clearInterval(timer);
   }, []);
+  // A reload runs no cleanup; leaving the case does, and the next call about it begins at zero.
+  useEffect(() => () => sessionStorage.removeItem(keyOf(caseId)), [caseId]);
   const seconds = Math.floor((now - start) / 1000);
   if (!running || seconds > MAX_CALL_SECONDS) return null;
   return (

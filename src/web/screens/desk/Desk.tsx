@@ -67,6 +67,8 @@ const REFRESH_MS = 5000;
 const REFRESH_HEARD_MS = 60_000;
 /** Changes that come together are read once, so long after the first, in milliseconds. */
 const TOGETHER_MS = 250;
+/** Every word that is typed in the clinic is a change; the lists are read no more often than this, in milliseconds. */
+const MIN_BETWEEN_READS_MS = 2000;
 
 function useDeskRefreshed(closedShown: boolean): void {
   useEffect(() => {
@@ -74,6 +76,7 @@ function useDeskRefreshed(closedShown: boolean): void {
     let readAt = -Infinity;
     let soon: ReturnType<typeof setTimeout> | undefined;
     const read = (): void => {
+      clearTimeout(soon);
       soon = undefined;
       if (document.visibilityState === 'hidden') return;
       readAt = Date.now();
@@ -83,7 +86,10 @@ function useDeskRefreshed(closedShown: boolean): void {
     const timer = setInterval(() => {
       if (!live.isHeard || Date.now() - readAt > REFRESH_HEARD_MS) read();
     }, REFRESH_MS);
-    const deafen = live.hear(() => (soon ??= setTimeout(read, TOGETHER_MS)));
+    const deafen = live.hear(() => {
+      const wait = Math.max(TOGETHER_MS, readAt + MIN_BETWEEN_READS_MS - Date.now());
+      soon ??= setTimeout(read, wait);
+    });
     document.addEventListener('visibilitychange', read);
     return () => {
       clearInterval(timer);
