@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-/** Said to every page of a clinic when a case was opened or changed; its events are asked for by whoever shows it. */
+/** Sent to every page of a clinic when a case was opened or changed; a page that shows the case then fetches its events. */
 export const caseChangedSchema = z.object({
   id: z.uuid(),
   version: z.number().int().min(0),
@@ -8,7 +8,7 @@ export const caseChangedSchema = z.object({
 export type CaseChanged = z.infer<typeof caseChangedSchema>;
 
 /**
- * Kinds of what a page hears: `case` of a {@link CaseChanged}; `gap` when something may have been missed, so that all is
- * to be asked for anew; `beat` while nothing happens.
+ * Event types of the stream: `case` with a {@link CaseChanged}; `gap` when events may have been missed, so that the
+ * page fetches everything again; `heartbeat` at intervals.
  */
-export const LIVE_EVENTS = ['case', 'gap', 'beat'] as const;
+export const LIVE_EVENTS = ['case', 'gap', 'heartbeat'] as const;

@@ -19,7 +19,7 @@ export interface ClusterParts {
 
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
-/** A page still hears so long after the last change, in milliseconds. */
+/** A page still listens this long after the last change, in milliseconds. */
 const AFTER_MS = 1500;
 
 /** Between two kills, so that the servers are back before the next. */
@@ -55,7 +55,7 @@ export async function runCluster({ servers, advisors, seconds }: ClusterParts): 
   const session = await signInAtDemo(address);
   const report = emptyReport();
   const until = Date.now() + seconds * 1000;
-  const [kills, hearing] = await Promise.all([
+  const [kills, received] = await Promise.all([
     killInTurn(servers, until),
     listen(address, session, until + AFTER_MS),
     ...Array.from({ length: advisors }, (_, i) =>
@@ -72,11 +72,11 @@ export async function runCluster({ servers, advisors, seconds }: ClusterParts): 
   console.log(
     `cases: ${report.written.size}; lost or doubled: ${lost.length}; failed after all tries: ${report.failed}; not found right after: ${report.unseen}`,
   );
-  const told = [...report.written].flatMap(([id, words]) =>
-    words.map((_, i) => hearing.heard.has(`${id} ${i + 1}`)),
+  const delivered = [...report.written].flatMap(([id, words]) =>
+    words.map((_, i) => received.changes.has(`${id} ${i + 1}`)),
   );
   console.log(
-    `changes: ${told.length}; heard by a page as they came: ${told.filter(Boolean).length}; its stream began ${hearing.begun} times, and it asks anew each time`,
+    `changes: ${delivered.length}; received by a page as they came: ${delivered.filter(Boolean).length}; its stream began ${received.begun} times, and it asks anew each time`,
   );
   return lost.length + report.failed + report.unseen === 0;
 }

@@ -1,5 +1,5 @@
 import { addAt, entryAt, indexAt, numberAt } from '../util/entryAt.ts';
-import { tabulate } from '../util/maths.ts';
+import { sumColumn, tabulate } from '../util/maths.ts';
 import { LINKED_PAIR_FACTOR, type Pairs } from './pairs.ts';
 
 /** Prior shares of the kinds of hypothesis; our own estimates, near "about one question in five is no problem". */
@@ -23,13 +23,6 @@ export interface MixedPrior {
   readonly priorGivenHost: (values: Float64Array) => Float64Array;
 }
 
-/** For one kind of array, so that it stays fast over every host of the library. */
-function sumOf(weights: Float64Array): number {
-  let total = 0;
-  for (let i = 0; i < weights.length; i++) total += numberAt(weights, i);
-  return total;
-}
-
 function sumOfSquares(weights: Float64Array): number {
   let total = 0;
   for (let i = 0; i < weights.length; i++) total += numberAt(weights, i) ** 2;
@@ -43,7 +36,7 @@ function pairSums(
 ): Float64Array {
   const sums = new Float64Array(weights.length);
   if (all) {
-    const total = sumOf(weights);
+    const total = sumColumn(weights);
     for (let i = 0; i < sums.length; i++) {
       const own = numberAt(weights, i);
       sums[i] = own * (total - own);
@@ -76,7 +69,7 @@ interface Host extends WeighedHost {
 function shareWeighed(weights: Float64Array, pairTotal: number, { all }: Pairs): number {
   if (pairTotal === 0) return 0;
   if (all) return 1;
-  const total = sumOf(weights);
+  const total = sumColumn(weights);
   const squares = sumOfSquares(weights);
   const linkedOnce = pairTotal / LINKED_PAIR_FACTOR;
   return pairTotal / ((total ** 2 - squares) / 2 - linkedOnce + pairTotal);
@@ -84,8 +77,8 @@ function shareWeighed(weights: Float64Array, pairTotal: number, { all }: Pairs):
 
 function scaled({ probability, weights }: WeighedHost, pairs: Pairs): Host {
   const sums = pairSums(weights, pairs);
-  const pairTotal = sumOf(sums) / 2;
-  const singleTotal = sumOf(weights);
+  const pairTotal = sumColumn(sums) / 2;
+  const singleTotal = sumColumn(weights);
   const { nothingWrong, notInLibrary } = PRIOR_SHARES;
   const pairShare = PRIOR_SHARES.pairs * shareWeighed(weights, pairTotal, pairs);
   const singleShare = singleTotal > 0 ? 1 - nothingWrong - notInLibrary - pairShare : 0;

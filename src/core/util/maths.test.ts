@@ -6,6 +6,7 @@ import {
   multiplyInto,
   percentile,
   sum,
+  sumColumn,
   tabulate,
 } from './maths.ts';
 
@@ -61,6 +62,7 @@ it('tabulates and sums', () => {
   expect([...tabulate(4, (i) => i * i)]).toEqual([0, 1, 4, 9]);
   expect(sum([1, 2, 3.5])).toBe(6.5);
   expect(sum([])).toBe(0);
+  expect(sumColumn(Float64Array.of(1, 2, 3.5))).toBe(6.5);
 });
 
 it('makes columns that share nothing, however many', () => {

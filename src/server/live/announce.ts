@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import type { Queries } from '../db/connect.ts';
 import { caseChangedSchema, type CaseChanged } from '../../contracts/live.ts';
 
-/** Channel of the database on which changes of cases are told between servers. */
+/** Channel of the database on which servers notify each other of changed cases. */
 export const CHANNEL = 'sounding_cases';
 
 /** A change of a case with the clinic it belongs to. */
@@ -10,7 +10,7 @@ export interface ClinicChange extends CaseChanged {
   readonly clinicId: number;
 }
 
-/** Tells every server of a change when the transaction is committed, and nobody when it is not. */
+/** Notifies every server of a change when the transaction commits; nothing is sent when it rolls back. */
 export async function announce(
   tx: Queries,
   { clinicId, id, version }: ClinicChange,
@@ -18,8 +18,8 @@ export async function announce(
   await tx.execute(sql`select pg_notify(${CHANNEL}, ${`${clinicId} ${version} ${id}`})`);
 }
 
-/** Reads what `announce` wrote; null for anything else. */
-export function readAnnounced(payload: string): ClinicChange | null {
+/** Parses the payload of `announce`; null for anything else. */
+export function parseAnnouncement(payload: string): ClinicChange | null {
   const [clinicId, version, id] = payload.split(' ');
   const change = caseChangedSchema.safeParse({ id, version: Number(version) });
   const clinic = Number(clinicId);

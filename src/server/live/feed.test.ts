@@ -7,7 +7,7 @@ import { sentEvent, wordsEvent } from '../../test/sentEvents.ts';
 import { signInAtDemo } from '../../cli/demoSession.ts';
 import { clinics } from '../db/schema.ts';
 import { seedPeople } from '../demo/people.ts';
-import { announce, readAnnounced } from './announce.ts';
+import { announce, parseAnnouncement } from './announce.ts';
 import { DatabaseFeed } from './feed.ts';
 
 const own = await openOwnDatabase();
@@ -22,33 +22,33 @@ const advisor = await another.as('advisor');
 
 /** Looks again until something holds. */
 async function until(holds: () => boolean): Promise<void> {
-  for (let i = 0; i < 400 && !holds(); i++) await new Promise((done) => setTimeout(done, 25));
+  for (let i = 0; i < 1600 && !holds(); i++) await new Promise((done) => setTimeout(done, 25));
   expect(holds()).toBe(true);
 }
 
 function listening(feed: DatabaseFeed, clinicId: number) {
-  const heard: (CaseChanged | null)[] = [];
-  const stop = feed.hear(clinicId, (change) => heard.push(change));
-  return { heard, stop, begun: () => until(() => heard.includes(null)) };
+  const received: (CaseChanged | null)[] = [];
+  const stop = feed.subscribe(clinicId, (change) => received.push(change));
+  return { received, stop, begun: () => until(() => received.includes(null)) };
 }
 
 describe('changes of cases', () => {
   const feed = new DatabaseFeed(own.url);
   afterAll(feed.close);
 
-  it('are heard from whatever server makes them, with their version', async () => {
-    const { heard, begun, stop } = listening(feed, server.office.id);
+  it('are received from whatever server makes them, with their version', async () => {
+    const { received, begun, stop } = listening(feed, server.office.id);
     await begun();
     const id = randomUUID();
     await advisor.post('/api/cases').send({ id }).expect(201);
-    await until(() => heard.some((one) => one?.id === id));
+    await until(() => received.some((one) => one?.id === id));
     const events = [sentEvent(wordsEvent('Gum on the bark'))];
     await advisor.post(`/api/cases/${id}/events`).send({ baseVersion: 0, events }).expect(200);
-    await until(() => heard.some((one) => one?.id === id && one.version === 1));
+    await until(() => received.some((one) => one?.id === id && one.version === 1));
     stop();
   });
 
-  it('are heard by their own clinic alone, and only when they are kept', async () => {
+  it('are received by their own clinic alone, and only when they are kept', async () => {
     const [other] = await server.db
       .insert(clinics)
       .values({ name: 'Another', region: 'Elsewhere', latitude: 51, longitude: 4 })
@@ -65,33 +65,33 @@ describe('changes of cases', () => {
     });
     await expect(broken).rejects.toThrow('undone');
     await server.db.transaction((tx) => announce(tx, { clinicId, id: kept, version: 1 }));
-    await until(() => ours.heard.some((one) => one?.id === kept));
-    expect(ours.heard.some((one) => one?.id === undone)).toBe(false);
-    expect(theirs.heard.filter((one) => one !== null)).toEqual([]);
+    await until(() => ours.received.some((one) => one?.id === kept));
+    expect(ours.received.some((one) => one?.id === undone)).toBe(false);
+    expect(theirs.received.filter((one) => one !== null)).toEqual([]);
     ours.stop();
     theirs.stop();
   });
 
-  it('are heard again after the connection was lost, and what may be missed is said', async () => {
-    const { heard, stop } = listening(feed, server.office.id);
+  it('are received again after the connection was lost, and a possible gap is reported', async () => {
+    const { received, stop } = listening(feed, server.office.id);
     const admin = new pg.Client({ connectionString: databaseUrl });
     await admin.connect();
     await admin.query(
       "select pg_terminate_backend(pid) from pg_stat_activity where query like 'listen %'",
     );
     await admin.end();
-    await until(() => heard.includes(null));
+    await until(() => received.includes(null));
     const id = randomUUID();
     await advisor.post('/api/cases').send({ id }).expect(201);
-    await until(() => heard.some((one) => one?.id === id));
+    await until(() => received.some((one) => one?.id === id));
     stop();
   });
 });
 
 it.each(['', '1', '1 2', 'x 1 5e0a7d1c-0000-4000-8000-000000000001', '1 -1 nonsense'])(
-  'hears nothing in "%s"',
+  'parses nothing from "%s"',
   (payload) => {
-    expect(readAnnounced(payload)).toBeNull();
+    expect(parseAnnouncement(payload)).toBeNull();
   },
 );
 

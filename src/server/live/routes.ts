@@ -4,10 +4,10 @@ import { admitted, type Door } from '../access/guard.ts';
 import { sendProblem } from '../http/problems.ts';
 import type { Feed } from './feed.ts';
 
-/** Keeps proxies from ending a stream on which nothing happens, and shows the page that it is alive, in milliseconds. */
-const BEAT_MS = 15_000;
-/** A stream ends after so long; the browser asks anew, so that who is signed out hears no more. In milliseconds. */
-const LONGEST_MS = 300_000;
+/** Heartbeats keep proxies from closing an idle stream and show the page that it is connected, in milliseconds. */
+const HEARTBEAT_MS = 15_000;
+/** A stream ends after so long; the browser asks anew, so that a session that has ended gets no more events. In milliseconds. */
+const MAX_STREAM_MS = 300_000;
 
 /** A stream of server-sent events with the changes of the clinic's cases. */
 export function changesRoute(door: Door, feed: Feed): RequestHandler {
@@ -25,17 +25,17 @@ export function changesRoute(door: Door, feed: Feed): RequestHandler {
     response
       .status(200)
       .set({ 'content-type': 'text/event-stream', 'cache-control': 'no-store, no-transform' });
-    const say = (event: (typeof LIVE_EVENTS)[number], data: unknown): void =>
+    const send = (event: (typeof LIVE_EVENTS)[number], data: unknown): void =>
       void response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
-    say('beat', null);
+    send('heartbeat', null);
     const stops = [
-      feed.hear(admission.value.clinicId, (change) => say(change ? 'case' : 'gap', change)),
-      feed.whenClosed(() => response.end()),
+      feed.subscribe(admission.value.clinicId, (change) => send(change ? 'case' : 'gap', change)),
+      feed.onClose(() => response.end()),
     ];
-    const beat = setInterval(() => say('beat', null), BEAT_MS);
-    const end = setTimeout(() => response.end(), LONGEST_MS);
+    const heartbeat = setInterval(() => send('heartbeat', null), HEARTBEAT_MS);
+    const end = setTimeout(() => response.end(), MAX_STREAM_MS);
     response.once('close', () => {
-      clearInterval(beat);
+      clearInterval(heartbeat);
       clearTimeout(end);
       for (const stop of stops) stop();
     });

@@ -56,10 +56,10 @@ afterEach(() => {
   Reflect.deleteProperty(navigator, 'locks');
 });
 
-function hearing(live: LiveChanges): (CaseChanged | null)[] {
-  const heard: (CaseChanged | null)[] = [];
-  live.hear((change) => heard.push(change));
-  return heard;
+function subscribed(live: LiveChanges): (CaseChanged | null)[] {
+  const received: (CaseChanged | null)[] = [];
+  live.subscribe((change) => received.push(change));
+  return received;
 }
 const source = (): GivenSource => {
   const [first] = GivenSource.all;
@@ -67,21 +67,21 @@ const source = (): GivenSource => {
   return first;
 };
 
-it('tells of changes, and of what may have been missed', () => {
-  const heard = hearing(new LiveChanges('ann'));
+it('passes on changes, and null when some may have been missed', () => {
+  const received = subscribed(new LiveChanges('ann'));
   source().say('open');
   source().say('case', CHANGE);
   source().say('case', { id: 'nonsense' });
-  source().say('beat');
+  source().say('heartbeat');
   source().say('gap');
-  expect(heard).toEqual([null, CHANGE, null]);
+  expect(received).toEqual([null, CHANGE, null]);
 });
 
 it('holds one stream for all pages of a person, and none for those of another', () => {
   Object.defineProperty(navigator, 'locks', { value: locksForOne(), configurable: true });
-  const [first, second] = [new LiveChanges('ann'), new LiveChanges('ann')].map(hearing);
+  const [first, second] = [new LiveChanges('ann'), new LiveChanges('ann')].map(subscribed);
   expect(GivenSource.all).toHaveLength(1);
-  const other = hearing(new LiveChanges('ben'));
+  const other = subscribed(new LiveChanges('ben'));
   expect(GivenSource.all).toHaveLength(2);
   source().say('case', CHANGE);
   expect(first).toEqual([CHANGE]);
@@ -90,7 +90,7 @@ it('holds one stream for all pages of a person, and none for those of another', 
 });
 
 it('asks again for a stream that the server refused, not for one that the browser asks for', () => {
-  hearing(new LiveChanges('ann'));
+  subscribed(new LiveChanges('ann'));
   source().dispatchEvent(new Event('error'));
   jest.advanceTimersByTime(10_000);
   expect(GivenSource.all).toHaveLength(1);
@@ -102,13 +102,13 @@ it('asks again for a stream that the server refused, not for one that the browse
   expect(GivenSource.all).toHaveLength(2);
 });
 
-it('knows when nothing is heard any more', () => {
+it('knows when the stream is lost', () => {
   const live = new LiveChanges('ann');
-  expect(live.isHeard).toBe(false);
-  source().say('beat');
-  expect(live.isHeard).toBe(true);
+  expect(live.isConnected).toBe(false);
+  source().say('heartbeat');
+  expect(live.isConnected).toBe(true);
   jest.advanceTimersByTime(39_999);
-  expect(live.isHeard).toBe(true);
+  expect(live.isConnected).toBe(true);
   jest.advanceTimersByTime(1);
-  expect(live.isHeard).toBe(false);
+  expect(live.isConnected).toBe(false);
 });

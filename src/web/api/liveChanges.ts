@@ -1,72 +1,72 @@
 import { z } from 'zod';
 import { caseChangedSchema, type CaseChanged } from '../../contracts/live.ts';
 
-const saidSchema = z.discriminatedUnion('kind', [
+const streamMessageSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('case'), change: caseChangedSchema }),
   z.object({ kind: z.literal('gap') }),
-  z.object({ kind: z.literal('beat') }),
+  z.object({ kind: z.literal('heartbeat') }),
 ]);
-type Said = z.infer<typeof saidSchema>;
+type StreamMessage = z.infer<typeof streamMessageSchema>;
 
-/** Hears of a change of a case; of null when all is to be asked for anew. */
+/** Called with each change of a case, and with null when everything must be fetched again. */
 export type ChangeListener = (change: CaseChanged | null) => void;
 
 const ADDRESS = '/api/changes';
-/** A stream that the server refused is asked for again so long after, in milliseconds. */
-const AGAIN_MS = 5000;
-/** Without a sign for so long nothing is heard any more, in milliseconds: two beats and a little. */
-const SILENCE_MS = 40_000;
+/** Pause before a refused stream is opened again, in milliseconds. */
+const REOPEN_MS = 5000;
+/** The stream counts as lost after this long without an event, in milliseconds: two heartbeats and a margin. */
+const HEARTBEAT_TIMEOUT_MS = 40_000;
 
-/** What the pages of one browser are told by the one that holds the stream. */
-interface Neighbours {
-  readonly tell: (said: Said) => void;
-  readonly whenTold: (hear: (said: unknown) => void) => void;
+/** Messages from the page that holds the stream to the other pages of the browser. */
+interface OtherPages {
+  readonly broadcast: (message: StreamMessage) => void;
+  readonly onMessage: (listener: (message: unknown) => void) => void;
 }
 
-function neighboursOf(name: string): Neighbours {
+function otherPagesOn(name: string): OtherPages {
   const channel = new BroadcastChannel(name);
   return {
-    tell: (said) => channel.postMessage(said),
-    whenTold: (hear) => channel.addEventListener('message', ({ data }) => hear(data)),
+    broadcast: (message) => channel.postMessage(message),
+    onMessage: (listener) => channel.addEventListener('message', ({ data }) => listener(data)),
   };
 }
 
-/** Holds a stream for as long as the page lives. */
-function holdStream(hear: (said: Said) => void): void {
+/** Opens a stream that lasts as long as the page. */
+function openStream(onMessage: (message: StreamMessage) => void): void {
   const source = new EventSource(ADDRESS);
-  source.addEventListener('open', () => hear({ kind: 'gap' }));
-  source.addEventListener('gap', () => hear({ kind: 'gap' }));
-  source.addEventListener('beat', () => hear({ kind: 'beat' }));
+  source.addEventListener('open', () => onMessage({ kind: 'gap' }));
+  source.addEventListener('gap', () => onMessage({ kind: 'gap' }));
+  source.addEventListener('heartbeat', () => onMessage({ kind: 'heartbeat' }));
   source.addEventListener('case', ({ data }) => {
     const change = caseChangedSchema.safeParse(JSON.parse(String(data)));
-    if (change.success) hear({ kind: 'case', change: change.data });
+    if (change.success) onMessage({ kind: 'case', change: change.data });
   });
   source.addEventListener('error', () => {
-    // The browser asks again by itself, but not after an answer that is no stream.
+    // The browser reconnects by itself, but not after a response that is no event stream.
     if (source.readyState !== EventSource.CLOSED) return;
-    setTimeout(() => holdStream(hear), AGAIN_MS);
+    setTimeout(() => openStream(onMessage), REOPEN_MS);
   });
 }
 
 /**
- * Hears of changes of the clinic's cases. A browser opens few connections to one server, so that of all pages of a person
- * one holds the stream and tells the others; when it goes, the next one takes over.
+ * Changes of the clinic's cases. Browsers limit the connections to one server, so one page of each person holds the stream
+ * and broadcasts to the others; when it is closed, another page takes over.
  */
 export class LiveChanges {
   readonly #listeners = new Set<ChangeListener>();
-  #heardAt = -Infinity;
+  #receivedAt = -Infinity;
 
   constructor(personId: string) {
     const name = `sounding-changes-${personId}`;
-    const neighbours = neighboursOf(name);
-    neighbours.whenTold((data) => {
-      const said = saidSchema.safeParse(data);
-      if (said.success) this.#hear(said.data);
+    const otherPages = otherPagesOn(name);
+    otherPages.onMessage((data) => {
+      const message = streamMessageSchema.safeParse(data);
+      if (message.success) this.#dispatch(message.data);
     });
     const hold = (): void =>
-      holdStream((said) => {
-        neighbours.tell(said);
-        this.#hear(said);
+      openStream((message) => {
+        otherPages.broadcast(message);
+        this.#dispatch(message);
       });
     // Where pages cannot agree, as over plain HTTP, each holds its own.
     if ('locks' in navigator)
@@ -78,19 +78,20 @@ export class LiveChanges {
   }
 
   /** Calls `listener` for every change from now on, until the returned function is called. */
-  hear(listener: ChangeListener): () => void {
+  subscribe(listener: ChangeListener): () => void {
     this.#listeners.add(listener);
     return () => void this.#listeners.delete(listener);
   }
 
-  /** Whether changes are heard at the moment; if not, they must be asked for. */
-  get isHeard(): boolean {
-    return Date.now() - this.#heardAt < SILENCE_MS;
+  /** Whether the stream is alive; if not, pages must poll. */
+  get isConnected(): boolean {
+    return Date.now() - this.#receivedAt < HEARTBEAT_TIMEOUT_MS;
   }
 
-  #hear(said: Said): void {
-    this.#heardAt = Date.now();
-    if (said.kind === 'beat') return;
-    for (const listener of this.#listeners) listener(said.kind === 'case' ? said.change : null);
+  #dispatch(message: StreamMessage): void {
+    this.#receivedAt = Date.now();
+    if (message.kind === 'heartbeat') return;
+    for (const listener of this.#listeners)
+      listener(message.kind === 'case' ? message.change : null);
   }
 }

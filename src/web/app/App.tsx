@@ -35,7 +35,7 @@ const Frame = styled.div`
   }
 `;
 
-/** Where what floats over a page belongs, for whoever goes from landmark to landmark. */
+/** Popovers and dialogs are rendered inside the main landmark, for navigation by landmarks. */
 const landmark = (): HTMLElement => document.querySelector('main') ?? document.body;
 
 /** The frame of every screen. */

@@ -6,8 +6,8 @@ export type ButtonKind = 'main' | 'plain' | 'quiet';
 
 interface ButtonProps extends AriaButtonProps {
   readonly kind?: ButtonKind;
-  /** A press by mouse leaves the focus where it is, as in the box in which somebody types. */
-  readonly aside?: boolean;
+  /** A mouse press leaves the focus where it is, for example in the text box somebody types in. */
+  readonly keepsFocus?: boolean;
 }
 
 const Base = styled(AriaButton)`
@@ -58,7 +58,7 @@ const Quiet = styled(Base)`
 const LOOKS = { main: Main, plain: Plain, quiet: Quiet } as const;
 
 /** A button in one of the three looks of the kit. */
-export function Button({ kind = 'plain', aside = false, ...props }: ButtonProps) {
+export function Button({ kind = 'plain', keepsFocus = false, ...props }: ButtonProps) {
   const Look = LOOKS[kind];
-  return <Look {...props} preventFocusOnPress={aside} />;
+  return <Look {...props} preventFocusOnPress={keepsFocus} />;
 }

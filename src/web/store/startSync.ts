@@ -4,11 +4,11 @@ import type { LiveChanges } from '../api/liveChanges.ts';
 import { CaseSync } from './cases/caseSync.ts';
 import { drainAbandoned, keepChains, type ChainServices } from './cases/chains.ts';
 
-/** The open case is asked about so often while its page is seen and changes are not heard, in milliseconds. */
+/** The open case is asked about so often while its page is visible and no stream is connected, in milliseconds. */
 const REFRESH_MS = 2000;
-/** And so often while they are: a change may still be missed. */
-const REFRESH_HEARD_MS = 20_000;
-/** A change that is heard waits so long for the answer that brings it, as to a sending of this page, in milliseconds. */
+/** And this often with a stream, in case an event is missed. */
+const REFRESH_CONNECTED_MS = 20_000;
+/** Pause before a change is fetched: the response to this page's own sending may bring it, in milliseconds. */
 const CATCH_UP_MS = 200;
 /** What pages that are gone have left is looked for so often, in milliseconds. */
 const ABANDONED_MS = 5000;
@@ -59,7 +59,7 @@ export function startRefreshing(
       setTimeout(() => catchUp(id, version), CATCH_UP_MS);
     else void refresh();
   };
-  live.hear((change) => {
+  live.subscribe((change) => {
     if (change) setTimeout(() => catchUp(change.id, change.version), CATCH_UP_MS);
     else void refresh();
   });
@@ -69,7 +69,7 @@ export function startRefreshing(
     void drainAbandoned(services);
   };
   setInterval(() => {
-    if (!live.isHeard || Date.now() - askedAt > REFRESH_HEARD_MS) void refresh();
+    if (!live.isConnected || Date.now() - askedAt > REFRESH_CONNECTED_MS) void refresh();
   }, REFRESH_MS);
   setInterval(() => void drainAbandoned(services), ABANDONED_MS);
   setInterval(touch, ALIVE_MS);

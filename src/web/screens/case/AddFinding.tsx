@@ -1,7 +1,7 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { useEffect, useState } from 'react';
-import { Dialog, Heading, Label, Modal, ModalOverlay, SearchField } from 'react-aria-components';
+import { Dialog, Heading, Label, SearchField } from 'react-aria-components';
 import { styled } from 'styled-components';
 import type { PlantId } from '../../../core/schema/common.ts';
 import type { Finding, Part } from '../../../core/schema/finding.ts';
@@ -9,6 +9,7 @@ import type { CasePlant } from '../../../contracts/cases.ts';
 import { newId } from '../../../contracts/ids.ts';
 import { Button } from '../../kit/Button.tsx';
 import { TextBox } from '../../kit/fields.tsx';
+import { Sheet, Veil } from '../../kit/FloatingDialog.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { fetchLibrary } from '../../api/fetchLibrary.ts';
 import { makeFindingSearch, type FindingSearch } from '../../library/findingSearch.ts';
@@ -17,23 +18,6 @@ import { Quietly } from './common/layout.ts';
 import { PlantPicture } from './PlantPicture.tsx';
 import { useRecordEvent } from './common/useCase.ts';
 
-const Over = styled(ModalOverlay)`
-  position: fixed;
-  inset: 0;
-  z-index: 2;
-  display: grid;
-  place-items: center;
-  background: rgb(10 30 36 / 0.5);
-`;
-const Sheet = styled(Modal)`
-  width: min(960px, 96vw);
-  max-height: 92vh;
-  overflow: auto;
-  background: var(--surface);
-  border: 1px solid var(--hairline);
-  border-radius: 4px;
-  padding: 16px 20px;
-`;
 const Head = styled.header`
   display: flex;
   align-items: baseline;
@@ -128,8 +112,8 @@ export function AddFinding({ plant, host, said, onClose }: AddFindingProps) {
   };
   const found = search?.({ words, part, plant: host }) ?? [];
   return (
-    <Over isOpen onOpenChange={(is) => !is && onClose()} isDismissable>
-      <Sheet>
+    <Veil isOpen onOpenChange={(is) => !is && onClose()} isDismissable>
+      <Sheet $width={960}>
         <Dialog>
           <Head>
             <Heading slot="title">{caseTexts.addAFinding}</Heading>
@@ -164,7 +148,7 @@ export function AddFinding({ plant, host, said, onClose }: AddFindingProps) {
           </Body>
         </Dialog>
       </Sheet>
-    </Over>
+    </Veil>
   );
 }
 

@@ -10,7 +10,7 @@ import { RELIED_ON } from '../../../core/schema/reliedOn.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { useKeys } from '../../kit/useKeys.ts';
-import { useStill } from '../../kit/useStill.ts';
+import { useStableValue } from '../../kit/useStableValue.ts';
 import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { ColumnTitle } from './common/layout.ts';
 import { useRecordEvent } from './common/useCase.ts';
@@ -112,7 +112,7 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
   const questions = isAlone ? open.slice(0, 1) : open;
   const together = askedTogether(questions);
   const noneOfThem = (): void => together.forEach(({ finding }) => tell(finding, false));
-  const read = useStill(first, first?.finding);
+  const read = useStableValue(first, first?.finding);
   const answerFirst = (value: boolean | 'unknown') => () => {
     const meant = read();
     if (meant && (meant.choices.length === 0 || value === 'unknown')) tell(meant.finding, value);
@@ -135,7 +135,7 @@ export function AskPanel({ plant, answer }: AskPanelProps) {
               <OneLook>
                 <p>{question.look?.say}</p>
                 {i === 0 && (
-                  <Button aside onPress={noneOfThem}>
+                  <Button keepsFocus onPress={noneOfThem}>
                     {caseTexts.noneOfThese(together.length)} <Key>Alt 0</Key>
                   </Button>
                 )}
@@ -214,7 +214,7 @@ function QuestionItem({ question, words, showKeys, onTell }: QuestionItemProps) 
   ) => (
     <Button
       key={text}
-      aside
+      keepsFocus
       onPress={() => onTell(finding, value)}
       aria-label={`${text}: ${question.question}`}
     >

@@ -14,7 +14,7 @@ import { plantIdSchema, type PlantId } from '../../../core/schema/common.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { PanelBoundary } from '../../kit/PanelBoundary.tsx';
-import { useKeptFocus } from '../../kit/useKeptFocus.ts';
+import { useRestoredFocus } from '../../kit/useRestoredFocus.ts';
 import { useKeys } from '../../kit/useKeys.ts';
 import { isPassing } from '../../api/api.ts';
 import { loadClinic, loadContacts, loadExperience, loadWeather } from '../../store/actions.ts';
@@ -149,7 +149,7 @@ function OpenCase({ record, plant }: OpenCaseProps) {
   const isHere = consulted?.caseId === caseId && consulted.plantId === plant.id;
   const answer = isHere ? consulted.response : null;
   const show = useShownPlant(record, plant);
-  useKeptFocus(page, () => document.getElementById('words'));
+  useRestoredFocus(page, () => document.getElementById('words'));
   const addPlant = (): void => {
     const plantId = newId();
     happen({ kind: 'plant-added', plantId });

@@ -125,14 +125,14 @@ function EvidenceItem({ plant, one }: { readonly plant: CasePlant; readonly one:
       <Sign>{STATE_WORDS[state]}</Sign>
       <span>{label}</span>
       {byHand ? (
-        <Button kind="quiet" aside onPress={undo} aria-label={caseTexts.undoFinding(label)}>
+        <Button kind="quiet" keepsFocus onPress={undo} aria-label={caseTexts.undoFinding(label)}>
           {caseTexts.undo}
         </Button>
       ) : (
         <>
           <Button
             kind="quiet"
-            aside
+            keepsFocus
             onPress={set(state === 'denied', 0.9)}
             aria-label={caseTexts.turnRound(
               state === 'denied' ? caseTexts.yes : caseTexts.no,
@@ -143,7 +143,7 @@ function EvidenceItem({ plant, one }: { readonly plant: CasePlant; readonly one:
           </Button>
           <Button
             kind="quiet"
-            aside
+            keepsFocus
             onPress={set(state !== 'denied', 0.4)}
             aria-label={caseTexts.notSure(label)}
           >
@@ -151,7 +151,7 @@ function EvidenceItem({ plant, one }: { readonly plant: CasePlant; readonly one:
           </Button>
           <Button
             kind="quiet"
-            aside
+            keepsFocus
             onPress={set('unknown', 1)}
             aria-label={caseTexts.leaveOut(label)}
           >

@@ -100,7 +100,7 @@ interface PlantTabsProps {
 /** The plants of one call, each a tab. */
 export function PlantTabs({ record, active, answer, onFollow, onShow, onAdd }: PlantTabsProps) {
   const plant = record.plants.find(({ id }) => id === active);
-  const heard = useAppSelector(({ cases }) => cases.heardPlants);
+  const heard = useAppSelector(({ cases }) => cases.plantNames);
   const titles = tabTitles(
     record.plants.map((one) => ({ ...one, name: heard[tabKey(record.id, one.id)] ?? null })),
   );

@@ -50,7 +50,7 @@ export function SeveralPlants({ plant, answer }: SeveralPlantsProps) {
       <span>
         {caseTexts.about} {parts.map(({ name }) => midSentence(name)).join(', ')}.
       </span>
-      <Button kind="quiet" aside onPress={split}>
+      <Button kind="quiet" keepsFocus onPress={split}>
         {caseTexts.aTabForEach}
       </Button>
     </Offer>

@@ -61,10 +61,10 @@ const Wide = styled.div`
   grid-column: 1 / -1;
 `;
 
-/** The lists are read anew so often while the Desk is seen and changes are not heard, in milliseconds. */
+/** The lists are read anew so often while the Desk is visible and no stream is connected, in milliseconds. */
 const REFRESH_MS = 5000;
-/** And so often while they are, as days pass without a change. */
-const REFRESH_HEARD_MS = 60_000;
+/** And this often with a stream, as days pass without a change. */
+const REFRESH_CONNECTED_MS = 60_000;
 /** Changes that come together are read once, so long after the first, in milliseconds. */
 const TOGETHER_MS = 250;
 /** Every word that is typed in the clinic is a change; the lists are read no more often than this, in milliseconds. */
@@ -84,9 +84,9 @@ function useDeskRefreshed(closedShown: boolean): void {
     };
     read();
     const timer = setInterval(() => {
-      if (!live.isHeard || Date.now() - readAt > REFRESH_HEARD_MS) read();
+      if (!live.isConnected || Date.now() - readAt > REFRESH_CONNECTED_MS) read();
     }, REFRESH_MS);
-    const deafen = live.hear(() => {
+    const unsubscribe = live.subscribe(() => {
       const wait = Math.max(TOGETHER_MS, readAt + MIN_BETWEEN_READS_MS - Date.now());
       soon ??= setTimeout(read, wait);
     });
@@ -94,7 +94,7 @@ function useDeskRefreshed(closedShown: boolean): void {
     return () => {
       clearInterval(timer);
       clearTimeout(soon);
-      deafen();
+      unsubscribe();
       document.removeEventListener('visibilitychange', read);
     };
   }, [closedShown]);

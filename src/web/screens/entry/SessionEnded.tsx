@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react';
-import { Dialog, DialogTrigger, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import { Dialog, DialogTrigger, Heading } from 'react-aria-components';
 import { styled } from 'styled-components';
 import type { Person, SessionState } from '../../../contracts/people.ts';
 import { accounts } from '../../api/accounts.ts';
 import { Button } from '../../kit/Button.tsx';
+import { Sheet, Veil } from '../../kit/FloatingDialog.tsx';
 import { resumePage } from '../../store/page.ts';
 import { goOnAs } from '../../store/sessionActions.ts';
 import { store } from '../../store/store.ts';
@@ -20,27 +21,6 @@ const Strip = styled.div`
   background: var(--ochre-wash);
   border-bottom: 1px solid var(--hairline);
 `;
-const Veil = styled(ModalOverlay)`
-  position: fixed;
-  inset: 0;
-  display: grid;
-  place-items: center;
-  background: rgb(0 0 0 / 0.45);
-`;
-const Sheet = styled(Modal)`
-  width: 460px;
-  max-width: 92vw;
-  max-height: 92vh;
-  overflow: auto;
-  padding: 22px 26px;
-  background: var(--surface);
-  border-top: 2px solid var(--ink);
-  & h2 {
-    padding-bottom: 12px;
-    font-size: 22px;
-  }
-`;
-
 /** Goes on as whoever signed in; what waited is sent when it is the same person. */
 function goOn(state: SessionState): void {
   goOnAs(store, state);
@@ -65,7 +45,7 @@ export function SessionEnded({ person }: { readonly person: Person }) {
       <DialogTrigger>
         <Button>{entryTexts.signInAgain}</Button>
         <Veil isDismissable>
-          <Sheet>
+          <Sheet $width={460}>
             <Dialog>
               <Heading slot="title">{entryTexts.signInAgain}</Heading>
               {demo !== null && <SignInForm demo={demo} onSignedIn={goOn} />}

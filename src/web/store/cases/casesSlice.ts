@@ -37,7 +37,7 @@ export interface CasesState {
   /** The plant whose tab is open, by case. */
   readonly activePlant: Readonly<Record<string, string>>;
   /** Name of the plant of each tab that was asked about, by `tabKey`; null where none was heard. */
-  readonly heardPlants: Readonly<Record<string, string | null>>;
+  readonly plantNames: Readonly<Record<string, string | null>>;
   readonly consulted: Consulted | null;
   /** Why the open plant has no newer answer; null while there is no reason. */
   readonly consultProblem: Problem | null;
@@ -79,7 +79,7 @@ export const consultFailed = createAction<Problem>('cases/consultFailed');
 export const withoutShown = createAction<CasesState['without']>('cases/withoutShown');
 export const keepingFailed = createAction<boolean>('cases/keepingFailed');
 
-/** Tells the plants of all cases apart. */
+/** Key of a plant among the plants of all cases. */
 export const tabKey = (caseId: string, plantId: string): string => `${caseId} ${plantId}`;
 
 const initialState: CasesState = {
@@ -87,7 +87,7 @@ const initialState: CasesState = {
   open: null,
   failed: null,
   activePlant: {},
-  heardPlants: {},
+  plantNames: {},
   consulted: null,
   consultProblem: null,
   without: null,
@@ -139,10 +139,10 @@ function onPage(state: CasesState, action: UnknownAction): CasesState {
   if (consulted.match(action)) {
     const { caseId, plantId, response } = action.payload;
     const name = response.plant?.name ?? null;
-    const heardPlants = { ...state.heardPlants, [tabKey(caseId, plantId)]: name };
+    const plantNames = { ...state.plantNames, [tabKey(caseId, plantId)]: name };
     return {
       ...state,
-      heardPlants,
+      plantNames,
       consulted: action.payload,
       consultProblem: null,
       without: null,

@@ -1,13 +1,13 @@
 import { useEffect, useRef, type RefObject } from 'react';
 
-/** What a part of the page is called by for whoever does not see it; its buttons stand for each other. */
+/** Regions of a page; another button of the same region takes the place of one that was removed. */
 const PART = 'section, nav, [role="region"]';
 
 /**
- * When what had the focus goes from the page, as an answered question does, the first button of the part it stood in takes
- * it, else what `home` gives: what is pressed or typed next must not be lost.
+ * When the focused element is removed, as an answered question is, focus moves to the first button of its region, else to
+ * `home()`: the next key must not be lost.
  */
-export function useKeptFocus(
+export function useRestoredFocus(
   page: RefObject<HTMLElement | null>,
   home: () => HTMLElement | null,
 ): void {

@@ -2,16 +2,16 @@
 import { jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useRef } from 'react';
-import { useKeptFocus } from './useKeptFocus.ts';
+import { useRestoredFocus } from './useRestoredFocus.ts';
 import { useKeys } from './useKeys.ts';
-import { useStill } from './useStill.ts';
+import { useStableValue } from './useStableValue.ts';
 
 afterEach(cleanup);
 
-describe('what was last still', () => {
+describe('the last stable value', () => {
   let read: () => string = () => '';
   function Question({ text }: { readonly text: string }) {
-    read = useStill(text, text);
+    read = useStableValue(text, text);
     return null;
   }
   let now = 0;
@@ -49,7 +49,7 @@ describe('the focus', () => {
   }
   function Page({ questions }: PageProps) {
     const page = useRef<HTMLDivElement>(null);
-    useKeptFocus(page, () => document.getElementById('words'));
+    useRestoredFocus(page, () => document.getElementById('words'));
     return (
       <div ref={page}>
         <input id="words" aria-label="words" />
@@ -65,7 +65,7 @@ describe('the focus', () => {
     const { rerender } = render(<Page questions={['roots?', ...rest]} />);
     screen.getByText('roots?').focus();
     rerender(<Page questions={rest} />);
-    // Observers of the page are told in a turn of their own.
+    // Mutation observers run in a task of their own.
     await new Promise((done) => setTimeout(done, 0));
     return document.activeElement;
   };
