@@ -88,6 +88,18 @@ describe('changes of cases', () => {
   });
 });
 
+it('opens no connection after it was closed', async () => {
+  const nobody = new URL(own.url);
+  nobody.port = '1';
+  const lost: unknown[] = [];
+  const feed = new DatabaseFeed(nobody.href, (error) => lost.push(error));
+  feed.subscribe(1, () => undefined);
+  await until(() => lost.length === 1);
+  await feed.close();
+  await new Promise((done) => setTimeout(done, 1500));
+  expect(lost).toHaveLength(1);
+});
+
 it.each(['', '1', '1 2', 'x 1 5e0a7d1c-0000-4000-8000-000000000001', '1 -1 nonsense'])(
   'parses nothing from "%s"',
   (payload) => {

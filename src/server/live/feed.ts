@@ -67,6 +67,7 @@ export class DatabaseFeed implements Feed {
   };
 
   async #listen(): Promise<void> {
+    if (this.#closed) return;
     const client = new pg.Client({ connectionString: this.#address, keepAlive: true });
     this.#client = client;
     client.on('notification', ({ payload }) => this.#dispatch(payload ?? ''));
