@@ -130,7 +130,8 @@ test('a call ends in a few keys with the day on which it goes on', async ({ page
   await newCase(page, 'My cucumber plants wilt at noon.');
   await page.keyboard.press('Alt+f');
   const ends = page.getByRole('dialog', { name: 'How does it end?' });
-  await ends.getByLabel('On which day').fill('2026-06-18');
+  await ends.getByRole('textbox', { name: /^How to reach them/ }).fill('555 0142');
+  await ends.getByLabel('Call back on').fill('2026-06-18');
   await ends.getByRole('button', { name: /^Advised/ }).focus();
   await page.keyboard.press('2');
   await expect(ends).toHaveCount(0);

@@ -60,6 +60,9 @@ const Where = styled.span`
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+  @media (max-width: 640px) {
+    display: none;
+  }
 `;
 
 const Unsaved = styled(Link)`

@@ -6,4 +6,8 @@ export const Key = styled.kbd`
   padding: 2px 4px;
   border: 1px solid currentColor;
   border-radius: 3px;
+  /* A telephone or tablet without a keyboard has no use for it. */
+  @media (hover: none) and (pointer: coarse) {
+    display: none;
+  }
 `;

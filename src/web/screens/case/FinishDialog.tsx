@@ -1,10 +1,11 @@
 import { useState, type KeyboardEvent } from 'react';
 import { styled } from 'styled-components';
-import type { CaseRecord } from '../../../contracts/cases.ts';
+import { MAX_CONTACT, type CaseRecord } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { shiftDay } from '../../../core/timing/calendar.ts';
 import { Button } from '../../kit/Button.tsx';
 import { DateField } from '../../kit/DateField.tsx';
+import { Field } from '../../kit/fields.tsx';
 import { FloatingDialog } from '../../kit/FloatingDialog.tsx';
 import { Key } from '../../kit/Key.tsx';
 import { longDate } from '../../kit/dates.ts';
@@ -87,6 +88,12 @@ export function FinishDialog({ record, answer, open, onClose, onSamples }: Finis
           )}
         </li>
         <li>
+          <Field
+            label={finishTexts.reach}
+            value={record.enquirer.contact}
+            max={MAX_CONTACT}
+            onChange={(contact) => happen({ kind: 'enquirer-set', contact })}
+          />
           <DateField label={finishTexts.callBackOn} value={day} onChange={setTyped} />
           <Button isDisabled={day === ''} autoFocus={!mayClose} onPress={callBack}>
             {finishTexts.callBack} <Key>2</Key>

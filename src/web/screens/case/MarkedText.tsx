@@ -32,6 +32,9 @@ const Frame = styled.div`
     white-space: pre-wrap;
     overflow-wrap: break-word;
     height: 210px;
+    @media (max-width: 640px) {
+      height: 140px;
+    }
     width: 100%;
     border: 0;
     margin: 0;
