@@ -112,21 +112,25 @@ function learnWords(examples: readonly Example[]): Words {
     words.length,
     examples.map(({ count }) => count),
   );
-  const findings: [FindingId, string][] = [];
+  const bias: [FindingId, number][] = [];
+  const lines = words.map((word) => [hundredths(rarity.get(word) ?? 0)]);
+  const last = words.map(() => 0);
   for (const { id } of library.findings.values()) {
     const labels = Uint8Array.from(examples, ({ about }) => (about.has(id) ? 1 : 0));
     if (labels.reduce((sum, one) => sum + one, 0) < MIN_EXAMPLES) continue;
     const weights = fitLogistic(rows, labels, LOOSE);
-    const kept = words.flatMap((word, i) => {
+    const number = bias.length;
+    bias.push([id, hundredths(weights[words.length] ?? 0)]);
+    lines.forEach((line, i) => {
       const weight = weights[i] ?? 0;
-      return Math.abs(weight) < MIN_WEIGHT ? [] : [word, hundredths(weight)];
+      if (Math.abs(weight) < MIN_WEIGHT) return;
+      line.push(number - entryAt(last, i), hundredths(weight));
+      last[i] = number;
     });
-    findings.push([id, [hundredths(weights[words.length] ?? 0), ...kept].join(' ')]);
   }
-  const used = words.flatMap((word) => [word, hundredths(rarity.get(word) ?? 0)]);
   return {
-    words: used.join(' '),
-    findings: Object.fromEntries(findings),
+    findings: Object.fromEntries(bias),
+    words: Object.fromEntries(words.map((word, i) => [word, entryAt(lines, i).join(' ')])),
   };
 }
 
@@ -202,7 +206,7 @@ function readFold(fold: number) {
   const judge = judgedReadings(learnWords([...given, ...known.map((one) => exampleOf(one))]));
   const { reportedTogether } = compileWordModel(
     {
-      words: '',
+      words: {},
       findings: {},
       readings: {},
       rivals: {},

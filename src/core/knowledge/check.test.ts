@@ -266,19 +266,19 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
   ],
   [
     'a finding that was learned and is gone',
-    { 'models/hearing.yaml': { readings: {}, words: '', findings: { gone: '-400' } } },
+    { 'models/hearing.yaml': { readings: {}, words: {}, findings: { gone: -400 } } },
     { id: 'gone' },
   ],
   [
     'a pair of findings that was learned and of which one is gone',
     {
-      'models/hearing.yaml': { readings: {}, words: '', findings: {}, together: { spots: 'gone' } },
+      'models/hearing.yaml': { readings: {}, words: {}, findings: {}, together: { spots: 'gone' } },
     },
     { id: 'gone' },
   ],
   [
     'a file of what was learned that lacks a part',
-    { 'models/hearing.yaml': { readings: {}, words: '' } },
+    { 'models/hearing.yaml': { readings: {}, words: {} } },
     { file: 'models/hearing.yaml', id: 'findings' },
   ],
 ])('reports %s', (_name, change, expected) => {

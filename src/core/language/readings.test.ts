@@ -27,13 +27,22 @@ const learned = (extra: Record<string, unknown> = {}) =>
       'language/synonyms.yaml': { silk: ['silk', 'gossamer', 'web'] },
       'models/hearing.yaml': {
         readings: READINGS,
-        words: '1silk 200 silk 300 web 300 crawl 200 bus 300 spot 200 lower 200 top 200',
         findings: {
-          webbing: '-400 1silk 900 silk 300 web 300',
-          ants: '-100 bus -900',
-          spots: '-200 spot 500',
-          'old-leaves': '-100 lower 300',
-          'new-leaves': '-100 top 900',
+          webbing: -400,
+          ants: -100,
+          spots: -200,
+          'old-leaves': -100,
+          'new-leaves': -100,
+        },
+        words: {
+          '1silk': '200 0 900',
+          silk: '300 0 300',
+          web: '300 0 300',
+          crawl: '200',
+          bus: '300 1 -900',
+          spot: '200 2 500',
+          lower: '200 3 300',
+          top: '200 4 900',
         },
       },
       ...extra,
@@ -81,8 +90,8 @@ describe('what was learned of words', () => {
 });
 
 describe('what was learned of rivals', () => {
-  const findings = { webbing: '-100 web 900', ants: '-100 web 300' };
-  const words = 'web 300 crawl 200';
+  const findings = { webbing: -100, ants: -100 };
+  const words = { web: '300 0 900 1 300', crawl: '200' };
   const phrases = (together: Record<string, string>) => {
     const text = { readings: READINGS, words, findings, together, rivals: { own: 1, whole: -1 } };
     const library = miniLibrary(
@@ -106,7 +115,7 @@ describe('what was learned of rivals', () => {
 });
 
 it('hears the phrases of a finding that is new', () => {
-  const text = { findings: { ants: '-100 bus -900' }, readings: READINGS, words: 'bus 300' };
+  const text = { findings: { ants: -100 }, readings: READINGS, words: { bus: '300 0 -900' } };
   const young = makeLanguageContext(learned({ 'models/hearing.yaml': text }));
   expect(extract(young, 'spots on it').findings.map(({ finding }) => finding)).toEqual(['spots']);
 });

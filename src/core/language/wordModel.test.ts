@@ -21,8 +21,8 @@ const model = compileWordModel(
     readings: { always: -1 },
     rivals: {},
     together: {},
-    words: `${stem('tan')} 300 0brown 200 ${stem('edge')} 200`,
-    findings: { [edge]: `-400 0brown 500 ${stem('edge')} 600`, [rot]: '-300' },
+    findings: { [edge]: -400, [rot]: -300 },
+    words: { [stem('tan')]: '300', '0brown': '200 0 500', [stem('edge')]: '200 0 600' },
   },
   likening,
 );
@@ -107,7 +107,7 @@ it('knows pairs that are told together in either order', () => {
   const [a, b, c, d] = ['a', 'b', 'c', 'd'].map((name) => findingIdSchema.parse(name));
   if (!a || !b || !c || !d) throw new Error('ids');
   const { reportedTogether } = compileWordModel(
-    { readings: {}, rivals: {}, together: { [a]: 'b c', [b]: 'd' }, words: '', findings: {} },
+    { readings: {}, rivals: {}, together: { [a]: 'b c', [b]: 'd' }, words: {}, findings: {} },
     likening,
   );
   expect([reportedTogether(a, b), reportedTogether(b, a), reportedTogether(c, a)]).toEqual([

@@ -1,4 +1,5 @@
 import { addAt, entryAt, indexAt, numberAt } from '../util/entryAt.ts';
+import { memoize } from '../util/memoize.ts';
 import { findingIdSchema, type FindingId } from '../schema/common.ts';
 import type { WordClasses } from './phrase.ts';
 import type { Token } from './tokens.ts';
@@ -53,12 +54,28 @@ export interface WordModel {
 
 const HUNDREDTHS = 100;
 
-/** `a 12 b 3` as pairs. */
-function pairsOf(text: string): readonly (readonly [string, number])[] {
-  const parts = text.split(' ');
-  return parts.flatMap((word, i) =>
-    i % 2 === 0 && word !== '' ? [[word, Number(parts[i + 1]) / HUNDREDTHS] as const] : [],
-  );
+/** Reads what is known of one word; see {@link wordModelSchema}. */
+function readWeights(text: string, number: number): WordWeights {
+  const [idf = 0, ...rest] = text.split(' ').map(Number);
+  const count = rest.length >> 1;
+  const findings = new Uint16Array(count);
+  const weights = new Float64Array(count);
+  let finding = 0;
+  for (let k = 0; k < count; k++) {
+    finding += entryAt(rest, 2 * k);
+    findings[k] = finding;
+    weights[k] = entryAt(rest, 2 * k + 1) / HUNDREDTHS;
+  }
+  return { number, idf: idf / HUNDREDTHS, findings, weights };
+}
+
+/** Weights of a word, read when it is first asked for: most words of the model are not said in an enquiry. */
+function makeWeightsOf(words: WordModelText['words']): (name: string) => WordWeights | undefined {
+  const numbers = new Map(Object.keys(words).map((name, number) => [name, number]));
+  return memoize((name) => {
+    const number = numbers.get(name);
+    return number === undefined ? undefined : readWeights(words[name] ?? '', number);
+  });
 }
 
 /** What a stem says less of a finding moves a sentence by some tenths of log-odds at most, and is a third of all there is to add up. */
@@ -91,7 +108,7 @@ export function speaksFor(known: StemWeights | undefined, finding: number): numb
 
 /** Works out what stems tell when they are first said. Of stems without a known name nothing is kept. */
 function makeStemOf(
-  words: ReadonlyMap<string, WordWeights>,
+  weightsOf: (name: string) => WordWeights | undefined,
   synonymsOf: SynonymsOf,
   count: number,
 ): WordModel['stemOf'] {
@@ -99,7 +116,7 @@ function makeStemOf(
   return (stem) => {
     const known = made.get(stem);
     if (known) return known;
-    const names = synonymsOf(stem).flatMap((name) => words.get(name) ?? []);
+    const names = synonymsOf(stem).flatMap((name) => weightsOf(name) ?? []);
     if (names.length === 0) return undefined;
     const all = together(names, count);
     made.set(stem, all);
@@ -109,31 +126,14 @@ function makeStemOf(
 
 /** Makes the model ready for use. */
 export function compileWordModel(text: WordModelText, synonymsOf: SynonymsOf): WordModel {
-  const entries = Object.entries(text.findings);
-  const bias = new Float64Array(entries.length);
-  const byWord = new Map<string, [number, number][]>();
-  entries.forEach(([, line], f) => {
-    const [first = '0', ...rest] = line.split(' ');
-    bias[f] = Number(first) / HUNDREDTHS;
-    for (const [word, weight] of pairsOf(rest.join(' '))) {
-      const list = byWord.get(word);
-      if (list) list.push([f, weight]);
-      else byWord.set(word, [[f, weight]]);
-    }
-  });
-  const words = pairsOf(text.words).map(([word, idf], number): [string, WordWeights] => {
-    const list = byWord.get(word) ?? [];
-    const weights = Float64Array.from(list, ([, weight]) => weight);
-    return [word, { number, idf, findings: Uint16Array.from(list, ([f]) => f), weights }];
-  });
-  const findings = entries.map(([id]) => findingIdSchema.parse(id));
+  const findings = Object.keys(text.findings).map((id) => findingIdSchema.parse(id));
   return {
     findings,
     numberOf: new Map(findings.map((id, f) => [id, f])),
-    bias,
-    times: new Int32Array(words.length),
+    bias: Float64Array.from(Object.values(text.findings), (odds) => odds / HUNDREDTHS),
+    times: new Int32Array(Object.keys(text.words).length),
     said: [],
-    stemOf: makeStemOf(new Map(words), synonymsOf, entries.length),
+    stemOf: makeStemOf(makeWeightsOf(text.words), synonymsOf, findings.length),
     readings: new Map(Object.entries(text.readings)),
     rivals: new Map(Object.entries(text.rivals)),
     reportedTogether: makeToldTogether(text.together),

@@ -12,10 +12,13 @@ export const wordModelSchema = z.strictObject({
   rivals: z.record(z.string(), z.number()).default({}),
   /** Findings that are reported in one sentence, for each those after it in the alphabet: `leaf-drop soil-dry`. */
   together: z.record(findingIdSchema, z.string()).default({}),
-  /** Stems with how rare each is among the sentences, in hundredths: `tar 512 spot 231`. */
-  words: z.string(),
-  /** For each finding its log-odds without any word, then stems with their weights, all in hundredths: `-480 tar 910`. */
-  findings: z.record(findingIdSchema, z.string()),
+  /** Log-odds of each finding in a sentence without any known word, in hundredths; their order numbers the findings from 0. */
+  findings: z.record(findingIdSchema, z.int()),
+  /**
+   * For each stem how rare it is among the sentences, then the findings that it speaks for or against with its weight for
+   * each, all in hundredths; a finding is given by how many numbers it stands after the one before: `512 3 910 41 -62`.
+   */
+  words: z.record(z.string(), z.string()),
 });
 
 export type WordModelText = z.infer<typeof wordModelSchema>;

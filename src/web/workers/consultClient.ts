@@ -5,7 +5,6 @@ import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts
 import type { Problem } from '../../contracts/problem.ts';
 import { fail, type Result } from '../../core/util/result.ts';
 import type { PlanSchedule } from '../../core/advice/planSchedule.ts';
-import { fetchLibrary } from '../api/fetchLibrary.ts';
 import type { FromWorker, NamedChoice, ToWorker } from './messages.ts';
 
 type Answer = Result<ConsultResponse, Problem>;
@@ -31,7 +30,7 @@ const MAX_START_MS = 60_000;
 
 type Waiting = (result: Result<never, Problem>) => void;
 
-/** The consultant in its worker. The library is fetched at the first question; a worker that fails or hangs is replaced. */
+/** The consultant in its worker. It fetches the library at the first question; a worker that fails or hangs is replaced. */
 class ConsultClient {
   #worker: Worker | null = null;
   #ready: Promise<readonly NamedChoice[]> | null = null;
@@ -85,7 +84,7 @@ class ConsultClient {
     });
   }
 
-  #receive(message: Exclude<FromWorker, { kind: 'ready' }>): void {
+  #receive(message: Exclude<FromWorker, { kind: 'ready' | 'failed' }>): void {
     switch (message.kind) {
       case 'answer':
         this.#answers.get(message.id)?.(message.result);
@@ -115,8 +114,7 @@ class ConsultClient {
     for (const give of waiting) give(fail(FAILED));
   }
 
-  async #start(): Promise<readonly NamedChoice[]> {
-    const library = await fetchLibrary();
+  #start(): Promise<readonly NamedChoice[]> {
     const worker = new Worker(new URL('./consult.worker.ts', import.meta.url), { type: 'module' });
     this.#worker = worker;
     return new Promise((resolve, reject) => {
@@ -129,9 +127,12 @@ class ConsultClient {
         if (data.kind === 'ready') {
           clearTimeout(timer);
           resolve(data.plants);
+        } else if (data.kind === 'failed') {
+          clearTimeout(timer);
+          reject(new Error('the library was not loaded'));
         } else this.#receive(data);
       };
-      this.#send({ kind: 'library', library });
+      this.#send({ kind: 'start' });
     });
   }
 }

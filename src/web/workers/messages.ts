@@ -2,7 +2,6 @@ import type { LabelAnswer, LabelQuery } from '../../application/answerLabel.ts';
 import type { ScheduleQuery } from '../../application/answerSchedule.ts';
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
-import type { Library } from '../../core/schema/library.ts';
 import type { Result } from '../../core/util/result.ts';
 import type { PlanSchedule } from '../../core/advice/planSchedule.ts';
 
@@ -17,7 +16,7 @@ export interface NamedChoice {
 
 /** What the page tells the worker. */
 export type ToWorker =
-  | { readonly kind: 'library'; readonly library: Library }
+  | { readonly kind: 'start' }
   | { readonly kind: 'ask'; readonly id: number; readonly body: ConsultRequest }
   | { readonly kind: 'schedule'; readonly id: number; readonly query: ScheduleQuery }
   | { readonly kind: 'label'; readonly id: number; readonly query: LabelQuery };
@@ -25,6 +24,8 @@ export type ToWorker =
 /** What the worker tells the page. */
 export type FromWorker =
   | { readonly kind: 'ready'; readonly plants: readonly NamedChoice[] }
+  /** The library could not be had. */
+  | { readonly kind: 'failed' }
   | {
       readonly kind: 'answer';
       readonly id: number;

@@ -134,6 +134,8 @@ function readAs(text: string, sort: ReportSort): Pick<ReadReport, 'readings' | '
   const readings: Reading[] = [];
   const odd: OddReading[] = [];
   const taken: Span[] = [];
+  // Most enquiries have no number, and their words need not be tried against each element.
+  if (!/\d/.test(text)) return { readings, odd };
   const isFree = ({ start, end }: Span): boolean =>
     !taken.some((one) => start < one.end && end > one.start);
   for (const [element, is] of PATTERNS[sort]) {
