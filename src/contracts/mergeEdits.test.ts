@@ -5,6 +5,7 @@ import {
   applyEdits,
   diffText,
   invertEdits,
+  joinEdits,
   placeAfter,
   typedEdit,
   type TextEdits,
@@ -74,6 +75,31 @@ it('knows by the caret what was typed', () => {
   expect(typedEdit('seed', 'sed', 1)).toEqual([{ at: 1, remove: 'e', insert: '' }]);
   expect(typedEdit('abc', 'abxyc', 1)).toEqual(diffText('abc', 'abxyc'));
   expect(typedEdit('abc', 'axc', 2)).toEqual([{ at: 1, remove: 'b', insert: 'x' }]);
+});
+
+it('joins two edits that touch, at their place, as one that does the same', () => {
+  const texts = fc.stringMatching(/^[ab ]{0,8}$/);
+  const cut = (text: string, a: number, b: number, insert: string) => {
+    const [at, end] = [a, b].map((one) => one % (text.length + 1)).sort((x, y) => x - y);
+    return { at: at ?? 0, remove: text.slice(at, end), insert };
+  };
+  const places = fc.tuple(fc.nat(8), fc.nat(8), texts);
+  fc.assert(
+    fc.property(texts, places, places, (words, [a, b, inserted], [c, d, second]) => {
+      const one = cut(words, a, b, inserted);
+      const between = applyEdits(words, [one]) ?? '';
+      const other = cut(between, c, d, second);
+      const joined = joinEdits(words, one, other);
+      const apart =
+        other.at > one.at + one.insert.length || other.at + other.remove.length < one.at;
+      expect(joined === null).toBe(apart);
+      if (joined) expect(applyEdits(words, [joined])).toBe(applyEdits(between, [other]));
+    }),
+    { seed: SEED, numRuns: 2000 },
+  );
+  const [space, word] = [' ', 'on'].map((insert, i) => ({ at: 3 + i, remove: '', insert }));
+  if (!space || !word) throw new Error('no edits');
+  expect(joinEdits('Gum Planted', space, word)).toEqual({ at: 3, remove: '', insert: ' on' });
 });
 
 it('refuses edits of another text', () => {

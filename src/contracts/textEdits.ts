@@ -97,6 +97,25 @@ export function typedEdit(before: string, after: string, caret: number): TextEdi
   return fits && !cuts ? [{ at, remove, insert }] : diffText(before, after);
 }
 
+/**
+ * Two edits, the second on top of the first, as one; null where they do not touch. Unlike a comparison of the texts it
+ * keeps the place: " on" typed behind "Gum" of "Gum Planted" does not become "on " typed before "Planted".
+ */
+export function joinEdits(words: string, first: TextEdit, second: TextEdit): TextEdit | null {
+  const between = applyEdits(words, [first]);
+  if (between === null) return null;
+  const [from, to] = [first.at, first.at + first.insert.length];
+  const [start, end] = [second.at, second.at + second.remove.length];
+  if (start > to || end < from) return null;
+  const at = Math.min(from, start);
+  const behind = first.at + first.remove.length;
+  return {
+    at,
+    remove: words.slice(at, behind + Math.max(0, end - to)),
+    insert: between.slice(at, start) + second.insert + between.slice(end, Math.max(end, to)),
+  };
+}
+
 /** The edits that take `edits` back, from the text after them. */
 export function invertEdits(edits: TextEdits): TextEdits {
   let shift = 0;

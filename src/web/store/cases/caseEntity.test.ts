@@ -71,6 +71,21 @@ describe('changes on this page', () => {
     expect(shown(more)).toBe('roses wilt');
   });
 
+  it('what is typed on stays at its place, where the same text could have come about elsewhere', () => {
+    const base = typed(openedEntity(OPENED_CASE), 'Gum Planted');
+    const frozen = startSending(base)?.entity ?? base;
+    const insert = (entity: CaseEntity, at: number, text: string): CaseEntity =>
+      withChange(
+        entity,
+        sent({ kind: 'words-edited', plantId, edits: [{ at, remove: '', insert: text }] }),
+      );
+    const both = insert(insert(frozen, 3, ' '), 4, 'on');
+    expect(shown(both)).toBe('Gum on Planted');
+    expect(both.pending.at(-1)?.event).toMatchObject({
+      edits: [{ at: 3, remove: '', insert: ' on' }],
+    });
+  });
+
   it('keeps edits far from each other apart, so that nothing between them is claimed', () => {
     const text = 'one two three four five';
     const base = typed(openedEntity(OPENED_CASE), text);

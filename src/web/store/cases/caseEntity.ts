@@ -3,7 +3,7 @@ import { MAX_EVENTS, type SentEvent, type StoredEvent } from '../../../contracts
 import type { CaseRecord } from '../../../contracts/cases.ts';
 import type { Problem } from '../../../contracts/problem.ts';
 import { rebaseEvents, withoutFirst, wordsByPlant } from '../../../contracts/rebaseEvents.ts';
-import { applyEdits, diffText } from '../../../contracts/textEdits.ts';
+import { applyEdits, diffText, joinEdits, type TextEdits } from '../../../contracts/textEdits.ts';
 import { withArrivals, type Arrival } from './arrivals.ts';
 
 /** A change that the server has not acknowledged. */
@@ -66,6 +66,15 @@ const sizeOf = ({ event }: SentEvent): number =>
     ? event.edits.reduce((sum, { remove, insert }) => sum + remove.length + insert.length, 0)
     : 0;
 
+/** What was only typed on, or only taken out, at its place; null for all else. */
+function joinedEdits(words: string, first: TextEdits, second: TextEdits): TextEdits | null {
+  const [one, other] = [first[0], second[0]];
+  if (!one || !other || first.length > 1 || second.length > 1) return null;
+  const joined = joinEdits(words, one, other);
+  if (!joined || (joined.remove !== '' && joined.insert !== '')) return null;
+  return joined.remove === joined.insert ? [] : [joined];
+}
+
 /** One edit for two that follow each other in one place and were not sent; null when they stay two. */
 function joinedEdit(
   before: CaseRecord,
@@ -80,7 +89,8 @@ function joinedEdit(
   const between = applyEdits(words, last.event.edits);
   const after = between === null ? null : applyEdits(between, next.event.edits);
   if (after === null) return null;
-  const joined = { ...last, event: { ...last.event, edits: [...diffText(words, after)] } };
+  const edits = joinedEdits(words, last.event.edits, next.event.edits) ?? diffText(words, after);
+  const joined = { ...last, event: { ...last.event, edits: [...edits] } };
   return sizeOf(joined) <= sizeOf(last) + sizeOf(next) ? joined : null;
 }
 
