@@ -2,6 +2,7 @@ import { applyStoredEvent } from './applyCaseEvent.ts';
 import { sentEventSchema, type SentEvent, type StoredEvent } from './caseEvents.ts';
 import {
   MAX_ANSWERS,
+  MAX_NOTES,
   MAX_PLAN_ENTRIES,
   MAX_PLANTS,
   type CasePlant,
@@ -90,6 +91,8 @@ export function problemOfEvent(record: CaseRecord, event: SentEvent['event']): P
       ? null
       : tooMany('plantId', 'plants', 'Open another case for this one.');
   }
+  if (event.kind === 'note-added' && record.notes.length >= MAX_NOTES)
+    return tooMany('note', 'notes', 'Remove one that has been dealt with.');
   if (!('plantId' in event)) return null;
   const plant = record.plants.find(({ id }) => id === event.plantId);
   if (plant) return plantProblem(plant, event);

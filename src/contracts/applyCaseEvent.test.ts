@@ -74,6 +74,15 @@ it('starts a further plant at the place and date of the first, once', () => {
   });
 });
 
+it('keeps notes once each until they are removed, and loses them when the case is forgotten', () => {
+  const note = { id: 'n', on: '2026-06-13', by: 'A', text: 'Ring after four.' };
+  const added: CaseEvent = { kind: 'note-added', note };
+  const once = [added, added].reduce(applyCaseEvent, OPENED_CASE);
+  expect(once.notes).toEqual([note]);
+  expect(applyCaseEvent(once, { kind: 'note-removed', noteId: 'n' }).notes).toEqual([]);
+  expect(applyCaseEvent(once, { kind: 'forgotten', words: {} }).notes).toEqual([]);
+});
+
 it('changes nothing for a plant that does not exist', () => {
   expect(after({ kind: 'words-set', plantId: 'plant-9', words: 'x' })).toEqual(RECORD);
 });

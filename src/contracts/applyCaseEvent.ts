@@ -1,5 +1,6 @@
 import type { LoggedEvent, StoredEvent } from './caseEvents.ts';
 import {
+  leadingOf,
   NO_PLAN,
   type CasePlan,
   type CasePlant,
@@ -93,6 +94,7 @@ export function emptyPlant(
     approach: 'integrated',
     answers: [],
     knowledgeVersion: null,
+    leading: null,
     closingAnswer: null,
     outcome: null,
     followUp: null,
@@ -195,11 +197,13 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
       return changePlant(record, event.plantId, (plant) => ({
         ...plant,
         knowledgeVersion: event.knowledgeVersion,
+        leading: event.leading ?? plant.leading,
       }));
     case 'closing-answer-stored':
       return changePlant(record, event.plantId, (plant) => ({
         ...plant,
         closingAnswer: event.answer,
+        leading: event.answer ? leadingOf(event.answer) : plant.leading,
       }));
     case 'outcome-set':
       return changePlant(record, event.plantId, (plant) => ({ ...plant, outcome: event.outcome }));
@@ -292,6 +296,14 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
       return { ...record, consent: changedConsent(record.consent, event.consent) };
     case 'call-back-set':
       return { ...record, callBackOn: event.on };
+    case 'holder-set':
+      return { ...record, holder: event.holder };
+    case 'note-added':
+      return record.notes.some(({ id }) => id === event.note.id)
+        ? record
+        : { ...record, notes: [...record.notes, event.note] };
+    case 'note-removed':
+      return { ...record, notes: record.notes.filter(({ id }) => id !== event.noteId) };
     case 'status-set':
       return { ...record, status: event.status };
     case 'forgotten':
@@ -299,6 +311,7 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
         ...record,
         enquirer: { name: '', contact: '' },
         conflicts: [],
+        notes: [],
         release: record.release && { ...record.release, note: '' },
         plants: record.plants.map((plant) => ({
           ...plant,

@@ -4,6 +4,9 @@ import {
   closingAnswerSchema,
   givenSheetSchema,
   CASE_STATUSES,
+  holderSchema,
+  leadingSchema,
+  noteSchema,
   idSchema,
   storedAnswerSchema,
   storedDateSchema,
@@ -55,7 +58,12 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
     finding: idSchema,
     said: textSchema(200).min(1),
   }),
-  z.strictObject({ kind: z.literal('consulted'), plantId, knowledgeVersion: textSchema(40) }),
+  z.strictObject({
+    kind: z.literal('consulted'),
+    plantId,
+    knowledgeVersion: textSchema(40),
+    leading: leadingSchema.optional(),
+  }),
   /** The answer that stood when the case was closed. */
   z.strictObject({
     kind: z.literal('closing-answer-stored'),
@@ -123,6 +131,10 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('call-back-set'), on: isoDateSchema.nullable() }),
   z.strictObject({ kind: z.literal('status-set'), status: z.enum(CASE_STATUSES) }),
+  z.strictObject({ kind: z.literal('holder-set'), holder: holderSchema.nullable() }),
+  /** The same id again changes nothing. */
+  z.strictObject({ kind: z.literal('note-added'), note: noteSchema }),
+  z.strictObject({ kind: z.literal('note-removed'), noteId: idSchema }),
   /** A trainee asks for the release of the advice, or somebody gives it or gives the case back. */
   z.strictObject({ kind: z.literal('release-set'), release: releaseSchema }),
   /** Personal data was taken out of the case and its log; the words that are left, by plant. The server alone says so. */

@@ -121,6 +121,42 @@ export const NO_PLAN: CasePlan = {
  */
 export const closingAnswerSchema = consultResponseSchema.nullable().catch(null);
 
+/** Longest note for colleagues, in characters, and most notes of a case. */
+export const MAX_NOTE = 1000;
+export const MAX_NOTES = 100;
+
+/** What an advisor leaves for colleagues; enquirers never see it. */
+export const noteSchema = z.strictObject({
+  id: idSchema,
+  on: isoDateSchema,
+  by: textSchema(MAX_NAME).min(1),
+  text: textSchema(MAX_NOTE).min(1),
+});
+export type Note = z.infer<typeof noteSchema>;
+
+/** Who has taken a case on. */
+export const holderSchema = z.strictObject({
+  id: z.uuid(),
+  name: textSchema(MAX_NAME).min(1),
+});
+export type Holder = z.infer<typeof holderSchema>;
+
+/** Names of the plant and the cause that led when the case was last worked on, for lists; null where nothing led. */
+export const leadingSchema = z.strictObject({
+  plant: textSchema(MAX_NAME).nullable(),
+  cause: textSchema(MAX_NAME).nullable(),
+});
+export type Leading = z.infer<typeof leadingSchema>;
+
+/** What an answer says of a plant in a list. */
+export function leadingOf({
+  plant,
+  causes,
+}: Pick<z.infer<typeof consultResponseSchema>, 'plant' | 'causes'>): Leading {
+  const short = (name: string | undefined): string | null => name?.slice(0, MAX_NAME) ?? null;
+  return { plant: short(plant?.name), cause: short(causes[0]?.name) };
+}
+
 /** One plant of a case: what was said about it and what it depends on. */
 export const casePlantSchema = z.strictObject({
   id: z.string(),
@@ -132,6 +168,7 @@ export const casePlantSchema = z.strictObject({
   approach: z.enum(APPROACHES),
   answers: z.array(storedAnswerSchema),
   knowledgeVersion: z.string().nullable(),
+  leading: leadingSchema.nullable().default(null),
   /** What was answered when the case was closed, so that it can be read as it was; null before, and after a change. */
   closingAnswer: closingAnswerSchema,
   outcome: outcomeSchema.nullable(),
@@ -163,6 +200,7 @@ export const CONTESTED_FIELDS = [
   'follow-up',
   'sample',
   'consent',
+  'holder',
 ] as const;
 
 /** Two values that were given at once: the later one holds, the other one is kept here until somebody has looked at both. */
@@ -206,6 +244,9 @@ export const caseRecordSchema = z.strictObject({
   release: releaseSchema.nullable(),
   /** What the enquirer agreed to. */
   consent: consentSchema.default(NO_CONSENT),
+  /** Null while nobody has taken it. */
+  holder: holderSchema.nullable().default(null),
+  notes: z.array(noteSchema).max(MAX_NOTES).default([]),
 });
 export type CaseRecord = z.infer<typeof caseRecordSchema>;
 
@@ -241,6 +282,10 @@ export const caseSummarySchema = z.object({
   words: z.string(),
   plant: z.string().nullable(),
   plantCount: z.number().int(),
+  /** Of the first plant; null before it was worked on. */
+  leading: leadingSchema.nullable(),
+  /** Name of who has it; null where nobody has. */
+  holder: z.string().nullable(),
   /** Where the release of a trainee's advice stands; null while nobody asked for one. */
   release: z.enum(RELEASE_STATES).nullable(),
 });
@@ -261,6 +306,8 @@ export const clinicSchema = z.object({
   /** By ISO 3166; null where it was not set. */
   country: countrySchema.nullable(),
   today: isoDateSchema,
+  /** The clock of the server, by which waiting is counted. */
+  now: z.iso.datetime(),
   /** Days after which names and numbers of enquirers are taken out. */
   retentionDays: z.number().int(),
   /** Where and when it can be reached, and in which languages, as they stand on the sheet; empty where not said. */

@@ -59,6 +59,8 @@ export function fieldsSet(event: LoggedEvent | CaseEvent): readonly SetField[] {
       return [...ofCase('name', event.name), ...ofCase('contact', event.contact)];
     case 'call-back-set':
       return ofCase('call-back', event.on);
+    case 'holder-set':
+      return ofCase('holder', event.holder?.name ?? '');
     case 'status-set':
       return ofCase('status', event.status);
     case 'follow-up-set':
@@ -91,6 +93,8 @@ export function fieldsSet(event: LoggedEvent | CaseEvent): readonly SetField[] {
     case 'sample-asked':
     case 'sample-removed':
     case 'plant-added':
+    case 'note-added':
+    case 'note-removed':
     case 'release-set':
     case 'forgotten':
     case 'conflict-settled':

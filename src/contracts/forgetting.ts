@@ -122,6 +122,7 @@ export function recordWithout(record: CaseRecord, how: Forgetting): CaseRecord {
     ...record,
     enquirer: { name: '', contact: '' },
     conflicts: [],
+    notes: [],
     release: record.release && { ...record.release, note: '' },
     plants: record.plants.map((plant) => plantWith(plant, how, change)),
   };
@@ -146,6 +147,8 @@ function eventWithout(event: LoggedEvent, how: Forgetting, change: Change): Logg
       return { ...event, words: {} };
     case 'enquirer-set':
       return { kind: event.kind };
+    case 'note-added':
+      return { ...event, note: { ...event.note, text: REMOVED } };
     case 'release-set':
       return { ...event, release: { ...event.release, note: '' } };
     case 'phrase-tied':

@@ -21,6 +21,7 @@ export const OPENED_CASE: CaseRecord = {
       approach: 'integrated',
       answers: [],
       knowledgeVersion: null,
+      leading: null,
       closingAnswer: null,
       outcome: null,
       followUp: null,
@@ -31,4 +32,6 @@ export const OPENED_CASE: CaseRecord = {
   conflicts: [],
   release: null,
   consent: NO_CONSENT,
+  holder: null,
+  notes: [],
 };

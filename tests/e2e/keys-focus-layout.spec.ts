@@ -118,6 +118,32 @@ test('a reload keeps the plant, the page beside it and the clock', async ({ page
   await expect(page.getByRole('timer')).not.toHaveText(/^0:0[01]$/);
 });
 
+test('the first question holds while words are typed, and moves at the end of a sentence', async ({
+  page,
+}) => {
+  await newCase(page, 'Our plum.');
+  const region = page.getByRole('region', { name: 'Ask next' });
+  await expect(region.getByRole('listitem').first()).toBeVisible();
+  await page.evaluate(() => {
+    const seen: string[] = [];
+    const note = (): void => {
+      const text = document.querySelector('[aria-label="Ask next"] li')?.textContent ?? '';
+      if (seen.at(-1) !== text) seen.push(text);
+      document.body.dataset.asked = String(seen.length);
+    };
+    note();
+    new MutationObserver(note).observe(document.body, { subtree: true, childList: true });
+  });
+  await words(page).press('Control+End');
+  const typed =
+    ' The leaves have round holes and some of the young fruit has gum on it since the rain.';
+  await words(page).pressSequentially(typed, { delay: 40 });
+  const changes = async (): Promise<number> =>
+    Number(await page.evaluate(() => document.body.dataset.asked)) - 1;
+  await expect.poll(changes).toBeGreaterThan(0);
+  expect(await changes()).toBeLessThanOrEqual(3);
+});
+
 test('a case begins by the way it came', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible();

@@ -60,6 +60,35 @@ test('a trainee asks, an advisor releases, and the trainee gives the advice out'
   await saved(trainee);
 });
 
+test('a call is handed over with a note, and the Desk says who has it', async ({ browser }) => {
+  const [first, second] = [await freshPage(browser), await freshPage(browser)];
+  await comeIn(first, 'Thora Winslade');
+  await comeIn(second, 'Anselm Rudd');
+  await newCase(first, 'My wineberry leaves have orange dust underneath.');
+  await expect(first.getByRole('button', { name: /^Taken by: you/ })).toBeVisible();
+  await first.keyboard.press('Alt+f');
+  const ends = first.getByRole('dialog', { name: 'How does it end?' });
+  await ends.getByLabel('Hand over to').selectOption({ label: 'Anselm Rudd' });
+  await ends
+    .getByRole('textbox', { name: /^Note for colleagues/ })
+    .fill('He brings a leaf at two.');
+  await ends.getByRole('button', { name: /^Hand over/ }).click();
+  await expect(ends).toHaveCount(0);
+  await saved(first);
+  const row = second.getByRole('row', { name: /wineberry/ });
+  await expect(row.getByRole('cell', { name: 'Anselm Rudd' })).toBeVisible();
+  await expect(row).toContainText(/rust/i);
+  await second.goto(new URL(first.url()).pathname);
+  await expect(second.getByRole('button', { name: /^Taken by: you/ })).toBeVisible();
+  await second.getByRole('button', { name: /^Notes: 1/ }).click();
+  await expect(second.getByText('He brings a leaf at two.')).toBeVisible();
+  await noViolations(second);
+  await second.getByRole('button', { name: /^Remove the note/ }).click();
+  await second.keyboard.press('Escape');
+  await expect(first.getByRole('button', { name: /^Notes: none/ })).toBeVisible();
+  await Promise.all([first, second].map((page) => page.context().close()));
+});
+
 test('a session that ends in the middle of a call is taken up again in place, and no word is lost', async ({
   browser,
 }) => {

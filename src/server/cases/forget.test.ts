@@ -29,6 +29,10 @@ const EVENTS: readonly CaseEvent[] = [
   { kind: 'phrase-tied', plantId, finding: 'leaf-spots', said: 'quicksilverish, Odile says' },
   { kind: 'own-step-added', plantId, step: { id: 's', text: 'Ring Odile Farrant', on: null } },
   {
+    kind: 'note-added',
+    note: { id: 'n', on: '2026-06-13', by: 'Some coordinator', text: 'Odile Farrant is deaf' },
+  },
+  {
     kind: 'sheet-given',
     plantId,
     sheet: { on: '2026-06-13', how: 'print', text: 'For Odile Farrant: clip the quicksilverish.' },

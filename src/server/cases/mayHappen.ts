@@ -17,6 +17,12 @@ const NOT_BY_THEM: Problem = {
   message: 'A release is signed by who is signed in.',
   cure: 'Send your own name.',
 };
+const NOTE_NOT_BY_THEM: Problem = {
+  code: 'invalid-field',
+  field: 'note.by',
+  message: 'A note is signed by who is signed in.',
+  cure: 'Send your own name.',
+};
 const CHANGED_SINCE: Problem = {
   code: 'conflict',
   field: 'release',
@@ -55,5 +61,6 @@ export function refusalOf(
   if (event.kind === 'forgotten') return FORBIDDEN;
   if (!can(actor, actionOf(event), subject))
     return actionOf(event) === 'advice.give' ? NOT_RELEASED : FORBIDDEN;
+  if (event.kind === 'note-added' && event.note.by !== actor.name) return NOTE_NOT_BY_THEM;
   return releaseProblem(actor, event, unseen);
 }

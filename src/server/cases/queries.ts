@@ -76,6 +76,8 @@ const SUMMARY = {
   enquirer: enquirers.name,
   words: sql<string>`left(${casePlants.words}, ${SUMMARY_CHARACTERS})`,
   plant: casePlants.plant,
+  leading: casePlants.leading,
+  holder: sql<string | null>`${cases.holder} ->> 'name'`,
   release: sql<ReleaseState | null>`${cases.release} ->> 'state'`,
   plantCount: sql<number>`(select count(*)::int from ${casePlants} as p where p.case_id = ${cases.id})`,
 };
@@ -241,13 +243,14 @@ export async function saveCase(
   { clinicId, personId }: { readonly clinicId: number; readonly personId: string | null },
 ): Promise<void> {
   const { id, status, channel, callBackOn, version, conflicts, release, consent } = after;
+  const { holder, notes } = after;
   const due = dueOf(after);
   const isClosing = status === 'closed' && before.status !== 'closed';
   if (after.enquirer !== before.enquirer) await saveEnquirer(db, after, clinicId);
   await db
     .update(cases)
     .set({
-      ...{ status, channel, callBackOn, version, conflicts, release, consent },
+      ...{ status, channel, callBackOn, version, conflicts, release, consent, holder, notes },
       dueOn: due?.on ?? null,
       dueWhy: due?.why ?? null,
       lookAgainOn: lookAgainOf(after),

@@ -1,7 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { sentEvent, wordsEvent } from '../../test/sentEvents.ts';
 import { appendedSchema, type CaseEvent } from '../../contracts/caseEvents.ts';
-import { caseRecordSchema, type CaseRecord, type Release } from '../../contracts/cases.ts';
+import {
+  casePageSchema,
+  caseRecordSchema,
+  type CaseRecord,
+  type Release,
+} from '../../contracts/cases.ts';
 import { openServer } from '../../test/serverApp.ts';
 
 const { close, as } = await openServer('2026-06-13');
@@ -50,6 +55,27 @@ it('lets a trainee write and ask, and neither give out nor close', async () => {
     expect(refused?.problem).toMatchObject({ code: 'forbidden', field: 'release' });
   }
   expect(await read()).toMatchObject({ status: 'open', release: { state: 'asked' } });
+});
+
+it('knows who has a case, on the Desk too, and takes notes that bear the name of who is signed in', async () => {
+  const note = { id: 'n', on: '2026-06-13', by: 'Some trainee', text: 'She rings after four.' };
+  const holder = { id: randomUUID(), name: 'Some advisor' };
+  const leading = { plant: 'Box', cause: 'Boxwood psyllid' };
+  const { refused } = await happen(trainee, [
+    WORDS,
+    { kind: 'consulted', plantId: 'plant-1', knowledgeVersion: 'v1', leading },
+    { kind: 'holder-set', holder },
+    { kind: 'note-added', note },
+  ]);
+  expect(refused).toBeNull();
+  expect(await read()).toMatchObject({ holder, notes: [note], plants: [{ leading }] });
+  const desk = casePageSchema.parse((await advisor.get('/api/cases?list=queue')).body);
+  expect(desk.cases.find((one) => one.id === id)).toMatchObject({
+    holder: 'Some advisor',
+    leading,
+  });
+  const forged = await happen(advisor, [{ kind: 'note-added', note: { ...note, id: 'm' } }]);
+  expect(forged.refused?.problem).toMatchObject({ field: 'note.by' });
 });
 
 it('lets the trainee do both after an advisor has released it', async () => {

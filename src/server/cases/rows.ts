@@ -43,6 +43,7 @@ function toPlant(row: PlantRow, all: readonly ObservationRow[]): CasePlant {
     approach,
     answers,
     knowledgeVersion,
+    leading: row.leading,
     closingAnswer,
     outcome: toOutcome(row),
     followUp: row.followUp,
@@ -67,6 +68,8 @@ export function toRecord({ head, enquirer, plants, observations: all }: CaseRows
     conflicts: head.conflicts,
     release: head.release,
     consent: head.consent ?? NO_CONSENT,
+    holder: head.holder,
+    notes: head.notes,
   };
 }
 
@@ -91,6 +94,7 @@ export function plantRow(
     height: place.height ?? null,
     approach,
     knowledgeVersion,
+    leading: plant.leading,
     closingAnswer,
     outcomeCause: outcome?.cause ?? null,
     outcomeConfirmed: outcome?.confirmed ?? null,

@@ -129,7 +129,13 @@ function clinicOf(office: ClinicContext): Clinic {
     office;
   const known = countrySchema.nullable().catch(null).parse(country);
   const said = { name, region, place, address, hours, languages, approach };
-  return { ...said, country: known, retentionDays, today: office.today() };
+  return {
+    ...said,
+    country: known,
+    retentionDays,
+    today: office.today(),
+    now: office.now().toISOString(),
+  };
 }
 
 /** The columns that a change names; a place stands in three of them. */

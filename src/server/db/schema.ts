@@ -21,7 +21,15 @@ import {
 import { CONFIRMATIONS } from '../../core/diagnosis/learning.ts';
 import type { LoggedEvent } from '../../contracts/caseEvents.ts';
 import { ROLES } from '../../contracts/access.ts';
-import { DUES, type CasePlan, type Conflict, type Release } from '../../contracts/cases.ts';
+import {
+  DUES,
+  type CasePlan,
+  type Conflict,
+  type Holder,
+  type Leading,
+  type Note,
+  type Release,
+} from '../../contracts/cases.ts';
 import { TRADES } from '../../contracts/contacts.ts';
 import type { Consent, FollowUp } from '../../contracts/followUps.ts';
 import type { Sample } from '../../contracts/samples.ts';
@@ -159,6 +167,10 @@ export const cases = pgTable(
     release: jsonb().$type<Release>(),
     /** What the enquirer agreed to; null while they were not asked. */
     consent: jsonb().$type<Consent>(),
+    /** Who has taken it on; null while nobody has. */
+    holder: jsonb().$type<Holder>(),
+    /** For colleagues. */
+    notes: jsonb().$type<Note[]>().notNull().default([]),
     /** When something is to be done for it and why, as the record says it; null where nothing is. */
     dueOn: date('due_on'),
     dueWhy: text('due_why', { enum: DUES }),
@@ -201,6 +213,8 @@ export const casePlants = pgTable(
     height: real(),
     approach: text({ enum: ['leave', 'organic', 'integrated'] }).notNull(),
     knowledgeVersion: text('knowledge_version'),
+    /** What led when it was last worked on; null before. */
+    leading: jsonb().$type<Leading>(),
     /** What was answered when the case was closed; null before. */
     closingAnswer: jsonb('closing_answer').$type<ConsultResponse>(),
     outcomeCause: text('outcome_cause'),

@@ -45,6 +45,7 @@ export const DEMO_ENQUIRIES: readonly DemoEnquiry[] = [
     openedAt: '2026-06-13T13:20:00Z',
     enquirer: { name: 'Bram Tolliver', contact: '' },
     callBackOn: null,
+    by: 3,
     words:
       'My hostas have ragged holes right through the leaves, more every morning, and I never see what does it. It has been damp for a week. We have two dogs.',
   },

@@ -1,4 +1,5 @@
 import { emptyPlant } from '../../contracts/applyCaseEvent.ts';
+import { leadingOf } from '../../contracts/cases.ts';
 import type { CaseEvent } from '../../contracts/caseEvents.ts';
 import type { ConsultResponse } from '../../contracts/consult.ts';
 import { enterCase } from '../cases/enterCase.ts';
@@ -31,6 +32,18 @@ function eventsOfCall(enquiry: DemoEnquiry): CaseEvent[] {
   ];
 }
 
+/** The answer that a closed enquiry was left with, or what leads in an open one, and who has it. */
+function eventsOfAnswer({ status, by }: DemoEnquiry, answer: ConsultResponse | null): CaseEvent[] {
+  const holder = by === undefined || status === 'closed' ? undefined : DEMO_PEOPLE[by];
+  const taken: CaseEvent[] = holder
+    ? [{ kind: 'holder-set', holder: { id: holder.id, name: holder.name } }]
+    : [];
+  if (!answer) return taken;
+  if (status === 'closed') return [{ kind: 'closing-answer-stored', plantId, answer }, ...taken];
+  const knowledgeVersion = answer.knowledge.version;
+  return [{ kind: 'consulted', plantId, knowledgeVersion, leading: leadingOf(answer) }, ...taken];
+}
+
 /** What was heard later. */
 function eventsAfter({ outcome, followUp }: DemoEnquiry): CaseEvent[] {
   return [
@@ -39,13 +52,12 @@ function eventsAfter({ outcome, followUp }: DemoEnquiry): CaseEvent[] {
   ];
 }
 
-/** The answer that a closed enquiry was left with; null where it is still open. */
-async function closingAnswer(
-  { status, words, openedAt, channel, answers = [] }: DemoEnquiry,
+/** What was answered; null where the words were not understood. */
+async function answerTo(
+  { words, openedAt, channel, answers = [] }: DemoEnquiry,
   { place }: ClinicContext,
   consult: ConsultPool['consult'],
 ): Promise<ConsultResponse | null> {
-  if (status !== 'closed') return null;
   const date = openedAt.slice(0, 10);
   const answer = await consult({ words, date, place, channel, answers });
   return answer.ok ? answer.value : null;
@@ -59,12 +71,12 @@ async function seedOne(
 ): Promise<boolean> {
   const { id, channel, openedAt } = enquiry;
   if (await readCase(db, office.id, id, false)) return false;
-  const answer = await closingAnswer(enquiry, office, consult);
+  const answer = await answerTo(enquiry, office, consult);
   const plant = emptyPlant(PLANT_ID, openedAt.slice(0, 10), office.place);
   const person = enquiry.by === undefined ? undefined : DEMO_PEOPLE[enquiry.by];
   const events: CaseEvent[] = [
     ...eventsOfCall(enquiry),
-    ...(answer ? [{ kind: 'closing-answer-stored' as const, plantId, answer }] : []),
+    ...eventsOfAnswer(enquiry, answer),
     ...eventsAfter(enquiry),
   ];
   const by = {

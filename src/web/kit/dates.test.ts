@@ -1,4 +1,4 @@
-import { briefDate, longDate, shortDate, sinceInWords } from './dates.ts';
+import { lastingInWords, briefDate, longDate, shortDate, sinceInWords } from './dates.ts';
 
 it('writes dates with month names', () => {
   expect(longDate('2026-06-13')).toBe('Saturday 13 June 2026');
@@ -13,4 +13,11 @@ it.each([
   [3725, '1:02:05'],
 ])('writes %d seconds as %s', (seconds, words) => {
   expect(sinceInWords(seconds)).toBe(words);
+});
+
+it('says how long something has lasted in the greatest unit that tells', () => {
+  const minute = 60_000;
+  expect([-1, 0, 59, 60, 135, 24 * 60, 3 * 24 * 60].map((n) => lastingInWords(n * minute))).toEqual(
+    [null, '0 min', '59 min', '1 h 0 min', '2 h 15 min', '1 day', '3 days'],
+  );
 });

@@ -1,3 +1,4 @@
+import { jest } from '@jest/globals';
 import { OPENED_CASE } from '../../test/caseRecord.ts';
 import { sentEvent, wordsEvent } from '../../test/sentEvents.ts';
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
@@ -25,7 +26,12 @@ class SlowConsultant implements Consultant {
   };
   async answer(result?: Result<ConsultResponse, Problem>): Promise<void> {
     const { words = '' } = this.asked.at(-1) ?? {};
-    const response = { settledWhy: { reason: words, sample: null }, knowledge: { version: 'v1' } };
+    const response = {
+      settledWhy: { reason: words, sample: null },
+      knowledge: { version: 'v1' },
+      plant: { name: 'Rose' },
+      causes: [{ name: 'Rust' }],
+    };
     this.#waiting.shift()?.(result ?? ok(response as unknown as ConsultResponse));
     await settle();
   }
@@ -69,13 +75,23 @@ it('asks one question at a time, and then the newest', async () => {
   expect(consultant.asked.at(-1)?.words).toContain('d');
 });
 
-it('notes by which library a plant was answered, once', async () => {
+it('notes by which library a plant was answered and what led, once that has stood', async () => {
   const { store, consultant, type } = await openPage();
+  const events = () => store.getState().cases.byId[A]?.pending.map(({ event }) => event) ?? [];
   type(A, 'alpha');
   await settle();
-  await consultant.answer();
-  const kinds = store.getState().cases.byId[A]?.pending.map(({ event }) => event.kind);
-  expect(kinds).toEqual(['words-edited', 'consulted']);
+  jest.useFakeTimers();
+  const answered = consultant.answer();
+  await jest.advanceTimersByTimeAsync(1000);
+  await answered;
+  expect(events().map(({ kind }) => kind)).toEqual(['words-edited']);
+  await jest.advanceTimersByTimeAsync(5000);
+  jest.useRealTimers();
+  expect(events().at(-1)).toMatchObject({
+    kind: 'consulted',
+    knowledgeVersion: 'v1',
+    leading: { plant: 'Rose', cause: 'Rust' },
+  });
   const asked = consultant.asked.length;
   await settle();
   expect(consultant.asked).toHaveLength(asked);

@@ -1,5 +1,6 @@
 import type { ConsultRequest, ConsultResponse } from '../../contracts/consult.ts';
 import type { Problem } from '../../contracts/problem.ts';
+import { leadingOf, type Leading } from '../../contracts/cases.ts';
 import { ok, type Result } from '../../core/util/result.ts';
 import { recordEvent, type Author } from './cases/changes.ts';
 import { consulted, consultFailed, withoutShown } from './cases/casesSlice.ts';
@@ -38,27 +39,47 @@ function openRequest(state: State): OpenRequest | null {
 const isStillAsked = (state: State, request: PlantRequest): boolean =>
   openRequest(state)?.key === request.key;
 
-/** Notes with the plant by which version of the library it was answered. */
-function noteVersion(store: Store, who: Author, { caseId, plantId }: PlantRequest): void {
-  const state = store.getState();
-  const version = state.cases.consulted?.response.knowledge.version;
-  const plant = selectPlant(state, caseId);
-  if (version === undefined || plant?.id !== plantId || plant.words === '') return;
-  if (plant.knowledgeVersion !== version)
-    recordEvent(store, who, caseId, { kind: 'consulted', plantId, knowledgeVersion: version });
+/** Lists are told what leads when that has stood so long, in milliseconds. */
+const LEADS_AFTER_MS = 3000;
+
+const isSameLeading = (one: Leading | null, other: Leading): boolean =>
+  one?.plant === other.plant && one.cause === other.cause;
+
+/** Notes with an open plant by which version of the library it was answered and what led, where either is new. */
+function noteAnswer(
+  store: Store,
+  who: Author,
+  { caseId, plantId }: PlantRequest,
+  response: ConsultResponse,
+): void {
+  const record = selectRecord(store.getState(), caseId);
+  const plant = record?.plants.find(({ id }) => id === plantId);
+  if (!plant || plant.words === '' || record?.status === 'closed') return;
+  const knowledgeVersion = response.knowledge.version;
+  const leading = leadingOf(response);
+  if (plant.knowledgeVersion === knowledgeVersion && isSameLeading(plant.leading, leading)) return;
+  recordEvent(store, who, caseId, { kind: 'consulted', plantId, knowledgeVersion, leading });
 }
 
 /**
  * Asks again whenever what is known about the open plant changes, one question at a time and then the newest. What asks
- * the same is not asked again, and an answer is shown only where it belongs.
+ * the same is not asked again, and an answer is shown only where it belongs. What led is noted with the plant by those who
+ * may write.
  */
 export function startConsulting(
   { store, listen }: ReturnType<typeof makeStore>,
   consultant: Consultant,
   who: Author,
+  mayNote: () => boolean = () => true,
 ): void {
   let busy = false;
   let answered: string | null = null;
+  let noting: ReturnType<typeof setTimeout> | undefined;
+  const noteSoon = (request: PlantRequest, response: ConsultResponse): void => {
+    clearTimeout(noting);
+    if (mayNote())
+      noting = setTimeout(() => noteAnswer(store, who, request, response), LEADS_AFTER_MS);
+  };
   const ask = async (): Promise<void> => {
     if (busy) return;
     busy = true;
@@ -77,7 +98,7 @@ export function startConsulting(
         continue;
       }
       store.dispatch(consulted({ caseId, plantId, response: answer.value }));
-      noteVersion(store, who, request);
+      noteSoon(request, answer.value);
     }
     busy = false;
   };

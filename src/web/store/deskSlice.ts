@@ -17,6 +17,8 @@ export type ListName = (typeof LISTS)[number];
 
 interface DeskState {
   readonly clinic: Clinic | null;
+  /** How far the clock of the server is ahead of that of this device, in milliseconds. */
+  readonly clockAhead: number;
   /** Null until they are read. */
   readonly queue: LineList | null;
   readonly due: LineList | null;
@@ -37,6 +39,7 @@ interface DeskState {
 
 const initialState: DeskState = {
   clinic: null,
+  clockAhead: 0,
   queue: null,
   due: null,
   lookAgain: null,
@@ -65,10 +68,14 @@ const slice = createSlice({
   name: 'desk',
   initialState,
   reducers: {
-    clinicRead: (state, { payload }: PayloadAction<Clinic>): DeskState => ({
-      ...state,
-      clinic: payload,
-    }),
+    clinicRead: {
+      prepare: (clinic: Clinic) => ({ payload: clinic, meta: { at: Date.now() } }),
+      reducer: (state, { payload, meta }: PayloadAction<Clinic, string, { at: number }>) => ({
+        ...state,
+        clinic: payload,
+        clockAhead: Date.parse(payload.now) - meta.at,
+      }),
+    },
     experienceRead: (state, { payload }: PayloadAction<ClinicExperience>): DeskState => ({
       ...state,
       experience: payload,

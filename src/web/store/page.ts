@@ -14,7 +14,7 @@ import {
   showWithout as showWithoutBy,
   startConsulting,
 } from './consulting.ts';
-import { selectPerson } from './session/sessionSlice.ts';
+import { selectCan, selectPerson } from './session/sessionSlice.ts';
 import { authorHere } from './device.ts';
 import { page } from './store.ts';
 
@@ -41,7 +41,7 @@ export function startPage({ id, name }: Person): void {
   const sync = startSync(page, services);
   const live = new LiveChanges(id);
   const resume = startRefreshing(page, sync, services, live);
-  startConsulting(page, consultant, author);
+  startConsulting(page, consultant, author, () => selectCan(page.store.getState(), 'cases.write'));
   // A storage that is closed or full of something else has nothing to hand over.
   takeEarlierOutbox(localStorage, services, author).catch(() => undefined);
   running = { services, live, resume };

@@ -12,4 +12,5 @@ export const finishTexts = {
   comesUp: 'It waits on the Desk, and comes up on that day.',
   sample: 'Ask for a sample',
   sampleHow: 'What to take, how to pack it, and its label; the answer comes up by itself.',
+  handOverKey: '4',
 } as const;

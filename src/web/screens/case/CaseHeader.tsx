@@ -8,6 +8,7 @@ import {
   MAX_NAME,
   type CasePlant,
   type CaseRecord,
+  type Clinic,
 } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { briefDate } from '../../kit/dates.ts';
@@ -15,6 +16,7 @@ import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { DateField } from '../../kit/DateField.tsx';
 import { Choices, Field } from '../../kit/fields.tsx';
+import { useAppSelector } from '../../store/store.ts';
 import { useCan } from '../../store/useCan.ts';
 import { Key } from '../../kit/Key.tsx';
 import { finishTexts } from '../../texts/finishTexts.ts';
@@ -57,6 +59,12 @@ function textOf<T extends string>(
 
 function degrees(value: number, positive: string, negative: string): string {
   return `${Math.abs(value).toFixed(1)}° ${value >= 0 ? positive : negative}`;
+}
+
+/** The region of the clinic where the plant stands there, or else its coordinates. */
+function placeInWords({ lat, lon }: CasePlant['place'], clinic: Clinic | null): string {
+  if (clinic?.place.lat === lat && clinic.place.lon === lon) return clinic.region;
+  return `${degrees(lat, 'N', 'S')} ${degrees(lon, 'E', 'W')}`;
 }
 
 function EnquirerChip({ record }: { readonly record: CaseRecord }) {
@@ -130,6 +138,7 @@ export function CaseHeader({ record, plant, answer, onFinish }: CaseHeaderProps)
   const known = answer?.plant ?? null;
   const closed = record.status === 'closed';
   const writes = useCan('cases.write');
+  const clinic = useAppSelector((state) => state.desk.clinic);
   return (
     <Bar>
       <EnquirerChip record={record} />
@@ -159,10 +168,7 @@ export function CaseHeader({ record, plant, answer, onFinish }: CaseHeaderProps)
           />
         )}
       </Chip>
-      <Chip
-        name={caseTexts.place}
-        value={`${degrees(place.lat, 'N', 'S')} ${degrees(place.lon, 'E', 'W')}`}
-      >
+      <Chip name={caseTexts.place} value={placeInWords(place, clinic)}>
         {(close) => <PlaceForm plant={plant} close={close} />}
       </Chip>
       <Chip name={commonTexts.day} value={briefDate(date)}>

@@ -1,5 +1,6 @@
 import { caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
+import { handoverTexts } from '../../texts/handoverTexts.ts';
 import { followTexts } from '../../texts/followTexts.ts';
 import { sampleTexts } from '../../texts/sampleTexts.ts';
 import { styled } from 'styled-components';
@@ -56,6 +57,7 @@ const FIELD_WORDS: Readonly<Record<Conflict['field'], string>> = {
   'follow-up': followTexts.went,
   sample: sampleTexts.samples,
   consent: caseTexts.consent,
+  holder: handoverTexts.holder,
 };
 
 const shown = (value: string): string =>

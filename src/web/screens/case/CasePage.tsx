@@ -15,6 +15,7 @@ import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { PanelBoundary } from '../../kit/PanelBoundary.tsx';
 import { useRestoredFocus } from '../../kit/useRestoredFocus.ts';
+import { useCalmValue } from '../../kit/useCalmValue.ts';
 import { useKeys } from '../../kit/useKeys.ts';
 import { isPassing } from '../../api/api.ts';
 import { loadClinic, loadContacts, loadExperience, loadWeather } from '../../store/actions.ts';
@@ -42,6 +43,7 @@ import { SoundingLine } from './SoundingLine.tsx';
 import { UrgentBar } from './UrgentBar.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
 import { CaseContext, useRecordEvent } from './common/useCase.ts';
+import { useTakeFresh } from './common/useTakeFresh.ts';
 import { useBeside, useShownPlant, type Beside } from './common/useCaseAddress.ts';
 
 const Page = styled.main`
@@ -148,7 +150,9 @@ function OpenCase({ record, plant }: OpenCaseProps) {
   const problem = useAppSelector(({ cases }) => cases.consultProblem);
   const isHere = consulted?.caseId === caseId && consulted.plantId === plant.id;
   const answer = isHere ? consulted.response : null;
+  const calm = useCalmValue(answer, plant.words, plant.id);
   const show = useShownPlant(record, plant);
+  useTakeFresh(record);
   useRestoredFocus(page, () => document.getElementById('words'));
   const addPlant = (): void => {
     const plantId = newId();
@@ -199,7 +203,7 @@ function OpenCase({ record, plant }: OpenCaseProps) {
           <PanelBoundary name={caseTexts.theLineOfEvidence} resetKey={panelKey}>
             <SoundingLine
               plant={plant}
-              answer={answer}
+              answer={calm}
               onPoint={(finding) => void showWithout(caseId, finding)}
             />
           </PanelBoundary>
@@ -247,18 +251,18 @@ function OpenCase({ record, plant }: OpenCaseProps) {
             <>
               <PanelBoundary name={caseTexts.theListOfCauses} resetKey={panelKey}>
                 <CausesPanel
-                  answer={answer}
+                  answer={calm}
                   without={isHere && without ? without.response : null}
                   problem={problem}
                 />
               </PanelBoundary>
               <Column aria-label={caseTexts.questionsAndAdvice}>
                 <PanelBoundary name={caseTexts.theNextQuestion} resetKey={panelKey}>
-                  <AskPanel plant={plant} answer={answer} />
+                  <AskPanel plant={plant} answer={calm} />
                 </PanelBoundary>
                 <PanelBoundary name={caseTexts.theAdvice} resetKey={panelKey}>
                   <AdvicePanel
-                    answer={answer}
+                    answer={calm}
                     closed={record.status === 'closed' && plant.closingAnswer !== null}
                     plant={plant}
                     onLabel={() => setBeside('label')}

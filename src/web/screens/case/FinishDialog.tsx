@@ -13,6 +13,7 @@ import { closeCase } from '../../store/page.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useCan } from '../../store/useCan.ts';
 import { finishTexts } from '../../texts/finishTexts.ts';
+import { HandOver, useHandingOver } from './HandOver.tsx';
 import { useRecordEvent } from './common/useCase.ts';
 
 const Ends = styled.ul`
@@ -64,14 +65,16 @@ export function FinishDialog({ record, answer, open, onClose, onSamples }: Finis
     onSamples();
     onClose();
   };
+  const handing = useHandingOver(onClose);
   const ends: Readonly<Record<string, () => void>> = {
     1: () => mayClose && close(),
     2: () => day !== '' && callBack(),
     3: sample,
+    [finishTexts.handOverKey]: handing.handOver,
   };
   const onKeyDown = (event: KeyboardEvent): void => {
     const end = ends[event.key];
-    if (!end || event.target instanceof HTMLInputElement) return;
+    if (!end || !(event.target instanceof HTMLButtonElement)) return;
     event.preventDefault();
     end();
   };
@@ -106,6 +109,7 @@ export function FinishDialog({ record, answer, open, onClose, onSamples }: Finis
           </Button>
           <small>{finishTexts.sampleHow}</small>
         </li>
+        <HandOver {...handing} />
       </Ends>
     </FloatingDialog>
   );

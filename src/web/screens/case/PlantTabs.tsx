@@ -10,6 +10,8 @@ import { Key } from '../../kit/Key.tsx';
 import { followTexts } from '../../texts/followTexts.ts';
 import { causeName } from '../../library/causeName.ts';
 import { useRecordEvent } from './common/useCase.ts';
+import { HolderChip } from './HolderChip.tsx';
+import { NotesChip } from './NotesChip.tsx';
 import { SavedMark } from './SavedMark.tsx';
 import { tabTitles } from './tabTitle.ts';
 import { tabKey } from '../../store/cases/casesSlice.ts';
@@ -125,6 +127,8 @@ export function PlantTabs({ record, active, answer, onFollow, onShow, onAdd }: P
       <Right>
         <SavedMark />
         {plant && <CameOfIt plant={plant} answer={answer} onFollow={onFollow} />}
+        <HolderChip record={record} />
+        <NotesChip record={record} />
         <CallBackChip record={record} />
       </Right>
     </Bar>

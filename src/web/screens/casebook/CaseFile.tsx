@@ -13,6 +13,7 @@ import { useCan } from '../../store/useCan.ts';
 import { useLibrary } from '../../library/useLibrary.ts';
 import type { LibraryIndex } from '../../library/libraryIndex.ts';
 import { casebookTexts } from '../../texts/casebookTexts.ts';
+import { handoverTexts } from '../../texts/handoverTexts.ts';
 import { deskTexts } from '../../texts/deskTexts.ts';
 import { sampleNumber, type Sample } from '../../../contracts/samples.ts';
 import { causeName } from '../../library/causeName.ts';
@@ -153,6 +154,18 @@ function Record({ record, events, shelf }: Read & WithShelf) {
         {plants.map((plant) => (
           <PlantRecord key={plant.id} number={number} plant={plant} shelf={shelf} />
         ))}
+        {record.notes.length > 0 && (
+          <>
+            <h2>{handoverTexts.title}</h2>
+            <ul>
+              {record.notes.map(({ id, on, by, text }) => (
+                <li key={id}>
+                  <When>{longDate(on)}</When> {by}: {text}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
         <h2>{casebookTexts.happened}</h2>
         <ul>
           {happenings(events).map(({ at, author, text, key }) => (

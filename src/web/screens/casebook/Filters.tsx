@@ -1,15 +1,11 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback } from 'react';
 import { styled } from 'styled-components';
-import {
-  MAX_SEARCH,
-  type CasebookPeople,
-  type CasebookQuery,
-} from '../../../contracts/casebook.ts';
-import { api } from '../../api/api.ts';
+import { MAX_SEARCH, type CasebookQuery } from '../../../contracts/casebook.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { DateField } from '../../kit/DateField.tsx';
 import { Field, FieldLabel, SelectBox } from '../../kit/fields.tsx';
+import { usePeople } from '../../store/usePeople.ts';
 import { useRested } from '../../kit/useRested.ts';
 import { PlantChooser } from '../../choosers/PlantChooser.tsx';
 import { casebookTexts } from '../../texts/casebookTexts.ts';
@@ -79,16 +75,6 @@ const OUTCOMES: readonly Choice[] = [
   { id: 'known', text: casebookTexts.known },
   { id: 'unknown', text: casebookTexts.unknown },
 ];
-
-function usePeople(): CasebookPeople['people'] {
-  const [people, setPeople] = useState<CasebookPeople['people']>([]);
-  useEffect(() => {
-    void api.casebookPeople().then((read) => {
-      if (read.ok) setPeople(read.value.people);
-    });
-  }, []);
-  return people;
-}
 
 interface FiltersProps {
   readonly query: CasebookQuery;

@@ -2,7 +2,9 @@ import { commonTexts } from '../../texts/commonTexts.ts';
 import { deskTexts, STATUS_WORDS } from '../../texts/deskTexts.ts';
 import { Link } from 'react-router';
 import { styled } from 'styled-components';
-import { shortDate } from '../../kit/dates.ts';
+import type { CaseSummary } from '../../../contracts/cases.ts';
+import { lastingInWords, shortDate, timeOfDay } from '../../kit/dates.ts';
+import { useServerNow } from '../../store/useServerNow.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Notice } from '../../kit/Notice.tsx';
 import { Beneath, Figures, ListTable, TwoLines } from '../../kit/Table.ts';
@@ -10,6 +12,10 @@ import type { LineList } from '../../store/deskSlice.ts';
 
 const Area = styled.section`
   min-width: 0;
+`;
+
+const Quiet = styled.span`
+  color: var(--quiet);
 `;
 
 const RELEASE_WORDS = {
@@ -34,8 +40,22 @@ interface CaseTableProps {
   readonly onMore: () => void;
 }
 
+/** When an enquiry came; how long ago where it came today and nobody has closed it. */
+function cameInWords({ openedAt, status }: CaseSummary, today: string, now: number): string {
+  const day = openedAt.slice(0, 10);
+  if (day !== today || status === 'closed') return shortDate(day, today);
+  return deskTexts.waits(timeOfDay(openedAt), lastingInWords(now - Date.parse(openedAt)));
+}
+
+/** The plants of a case by the name of the first. */
+function plantOf({ plant, leading, plantCount }: CaseSummary): string {
+  const name = leading?.plant ?? plant?.replaceAll('-', ' ') ?? deskTexts.plantNotKnown;
+  return deskTexts.plants(name, plantCount - 1);
+}
+
 /** The queue, the newest enquiry on top. */
 export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps) {
+  const now = useServerNow();
   if (!list) return <Notice>{away ? deskTexts.queueNotKnown : deskTexts.readingTheQueue}</Notice>;
   const { lines, next } = list;
   if (lines.length === 0) {
@@ -46,18 +66,22 @@ export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps)
       <ListTable>
         <caption hidden>{closed ? deskTexts.closedCases : deskTexts.openCases}</caption>
         <colgroup>
-          <col style={{ width: 58 }} />
+          <col style={{ width: 52 }} />
+          <col style={{ width: 150 }} />
           <col style={{ width: 170 }} />
           <col />
+          <col style={{ width: 92 }} />
+          <col style={{ width: 116 }} />
           <col style={{ width: 104 }} />
-          <col style={{ width: 110 }} />
         </colgroup>
         <thead>
           <tr>
             <th scope="col">{deskTexts.number}</th>
             <th scope="col">{deskTexts.enquirer}</th>
+            <th scope="col">{deskTexts.plantAndCause}</th>
             <th scope="col">{deskTexts.inTheirWords}</th>
             <th scope="col">{deskTexts.cameBy}</th>
+            <th scope="col">{deskTexts.holder}</th>
             <th scope="col">{commonTexts.state}</th>
           </tr>
         </thead>
@@ -67,12 +91,17 @@ export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps)
               <Figures>{one.number}</Figures>
               <td>
                 <Link to={`/case/${one.id}`}>{one.enquirer || deskTexts.nameNotTaken}</Link>
-                <Beneath>{today && shortDate(one.openedAt.slice(0, 10), today)}</Beneath>
+                <Beneath>{today && cameInWords(one, today, now)}</Beneath>
+              </td>
+              <td>
+                {plantOf(one)}
+                <Beneath>{one.leading?.cause ?? deskTexts.nothingLeads}</Beneath>
               </td>
               <td>
                 <TwoLines>{one.words || deskTexts.nothingWrittenDownYet}</TwoLines>
               </td>
               <td>{CHANNEL_WORDS[one.channel]}</td>
+              <td>{one.holder ?? <Quiet>{deskTexts.nobodyHasIt}</Quiet>}</td>
               <td>
                 {STATUS_WORDS[one.status]}
                 {one.release !== null && one.status !== 'closed' && (

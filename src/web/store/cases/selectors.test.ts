@@ -54,6 +54,7 @@ describe('the station of the clinic', () => {
       place: { lat: 44.6, lon: -67.9 },
       country: 'us',
       today: '2026-06-15',
+      now: '2026-06-15T12:00:00.000Z',
       address: '',
       hours: '',
       languages: '',

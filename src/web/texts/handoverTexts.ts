@@ -1,0 +1,22 @@
+/** Texts of who has a case, and of notes for colleagues, in English. */
+export const handoverTexts = {
+  holder: 'Taken by',
+  nobody: 'nobody yet',
+  mine: 'you',
+  takeIt: 'Take it',
+  putBack: 'Put it back on the Desk',
+  handTo: 'Hand over to',
+  whoeverIsFree: 'Whoever is free',
+  handOver: 'Hand over',
+  handOverHow: 'It stays open on the Desk under their name, with the note.',
+  notes: 'Notes',
+  noNotes: 'none',
+  count: (count: number) => String(count),
+  forColleagues: 'Notes for colleagues; the enquirer never sees them.',
+  note: 'Note for colleagues',
+  addNote: 'Add the note',
+  remove: 'Remove',
+  removeNote: (text: string) => `Remove the note “${text}”`,
+  signed: (by: string, on: string) => `${by}, ${on}`,
+  title: 'Notes of colleagues',
+} as const;
