@@ -58,6 +58,29 @@ const GROWS: readonly SentEvent['event']['kind'][] = [
   'step-left-out',
 ];
 
+const LAST_PLANT: Problem = {
+  code: 'invalid-field',
+  field: 'plantId',
+  message: 'It is the only plant of this case.',
+  cure: 'Change its words, or close the case.',
+};
+const KEEPS_SOMETHING: Problem = {
+  code: 'invalid-field',
+  field: 'plantId',
+  message: 'A sample, a sheet that was given or an outcome is kept with this plant.',
+  cure: 'Leave the plant where it is.',
+};
+
+/** Why a plant cannot be removed; null when it can. */
+export function removalProblem(
+  { plants }: Pick<CaseRecord, 'plants'>,
+  { samples, plan, outcome, followUp }: CasePlant,
+): Problem | null {
+  if (plants.length < 2) return LAST_PLANT;
+  const isKept = samples.length + plan.given.length > 0 || outcome !== null || followUp !== null;
+  return isKept ? KEEPS_SOMETHING : null;
+}
+
 function plantProblem(plant: CasePlant, event: SentEvent['event']): Problem | null {
   const { answers, plan } = plant;
   if (event.kind === 'answer-given') {
@@ -95,6 +118,7 @@ export function problemOfEvent(record: CaseRecord, event: SentEvent['event']): P
     return tooMany('note', 'notes', 'Remove one that has been dealt with.');
   if (!('plantId' in event)) return null;
   const plant = record.plants.find(({ id }) => id === event.plantId);
+  if (plant && event.kind === 'plant-removed') return removalProblem(record, plant);
   if (plant) return plantProblem(plant, event);
   return {
     code: 'invalid-field',

@@ -87,6 +87,7 @@ export function emptyPlant(
 ): CasePlant {
   return {
     id,
+    name: '',
     words: '',
     plant: null,
     date,
@@ -130,6 +131,7 @@ const CHANGES_ANSWER: ReadonlySet<LoggedEvent['kind']> = new Set<LoggedEvent['ki
 export const CHANGES_ADVICE: ReadonlySet<LoggedEvent['kind']> = new Set<LoggedEvent['kind']>([
   ...CHANGES_ANSWER,
   'plant-added',
+  'plant-removed',
   'label-read',
   'own-step-added',
   'own-step-removed',
@@ -282,6 +284,12 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
       }));
     case 'plant-added':
       return addPlant(record, event.plantId);
+    case 'plant-named':
+      return changePlant(record, event.plantId, (plant) => ({ ...plant, name: event.name }));
+    case 'plant-removed':
+      return record.plants.length < 2
+        ? record
+        : { ...record, plants: record.plants.filter(({ id }) => id !== event.plantId) };
     case 'channel-set':
       return { ...record, channel: event.channel };
     case 'enquirer-set':

@@ -13,6 +13,7 @@ import {
   labelFactsSchema,
   MAX_CONTACT,
   MAX_NAME,
+  MAX_TAB,
   outcomeSchema,
   ownStepSchema,
   releaseSchema,
@@ -117,6 +118,10 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('sheet-given'), plantId, sheet: givenSheetSchema }),
   z.strictObject({ kind: z.literal('plant-added'), plantId }),
+  /** Empty goes by the plant again. */
+  z.strictObject({ kind: z.literal('plant-named'), plantId, name: textSchema(MAX_TAB) }),
+  /** Not the last one, nor one of which something was kept; what was said stays in the log. */
+  z.strictObject({ kind: z.literal('plant-removed'), plantId }),
   z.strictObject({ kind: z.literal('channel-set'), channel: z.enum(CHANNELS) }),
   /** Sets the fields that it names and leaves the others. */
   z.strictObject({

@@ -157,9 +157,14 @@ export function leadingOf({
   return { plant: short(plant?.name), cause: short(causes[0]?.name) };
 }
 
+/** Longest name of a tab, in characters. */
+export const MAX_TAB = 60;
+
 /** One plant of a case: what was said about it and what it depends on. */
 export const casePlantSchema = z.strictObject({
   id: z.string(),
+  /** What the advisor calls it; empty while it goes by its plant. */
+  name: z.string().default(''),
   words: z.string(),
   /** Plant id set by the advisor; null while it is taken from the words. */
   plant: z.string().nullable(),

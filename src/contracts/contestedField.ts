@@ -93,6 +93,8 @@ export function fieldsSet(event: LoggedEvent | CaseEvent): readonly SetField[] {
     case 'sample-asked':
     case 'sample-removed':
     case 'plant-added':
+    case 'plant-named':
+    case 'plant-removed':
     case 'note-added':
     case 'note-removed':
     case 'release-set':

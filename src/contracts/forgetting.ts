@@ -105,6 +105,7 @@ const changeFor = (how: Forgetting, enquirer: CaseRecord['enquirer']): Change =>
 
 const plantWith = (plant: CasePlant, how: Forgetting, change: Change): CasePlant => ({
   ...plant,
+  name: change(plant.name),
   words: change(plant.words),
   closingAnswer: how === 'all' ? null : answerWith(plant.closingAnswer, change),
   followUp: plant.followUp && { ...plant.followUp, note: change(plant.followUp.note) },
@@ -147,6 +148,8 @@ function eventWithout(event: LoggedEvent, how: Forgetting, change: Change): Logg
       return { ...event, words: {} };
     case 'enquirer-set':
       return { kind: event.kind };
+    case 'plant-named':
+      return { ...event, name: change(event.name) };
     case 'note-added':
       return { ...event, note: { ...event.note, text: REMOVED } };
     case 'release-set':

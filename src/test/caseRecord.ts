@@ -14,6 +14,7 @@ export const OPENED_CASE: CaseRecord = {
   plants: [
     {
       id: 'plant-1',
+      name: '',
       words: '',
       plant: null,
       date: '2026-06-13',

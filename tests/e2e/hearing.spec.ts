@@ -52,6 +52,39 @@ test('a message about several plants gets a tab for each, and no word is lost', 
   await saved(page);
 });
 
+test('tabs are put together again, named, joined and removed', async ({ page }) => {
+  const text =
+    'My tomatoes have spots on the lower leaves. The roses have little green bugs all over the tips.';
+  const tab = (name: RegExp) => page.getByRole('navigation').getByRole('button', { name });
+  const openTab = () => page.getByRole('button', { name: /^Tab:/ }).click();
+  await newCase(page, text);
+  await heard(page).getByRole('button', { name: 'A tab for each' }).click();
+  await expect(tab(/^The roses have/)).toBeVisible();
+  await heard(page).getByRole('button', { name: 'Put them together again' }).click();
+  await expect(words(page)).toHaveValue(text);
+  await expect(tab(/^The roses have/)).toHaveCount(0);
+  await heard(page).getByRole('button', { name: 'A tab for each' }).click();
+  await tab(/^The roses have/).click();
+  await openTab();
+  await page.getByRole('textbox', { name: /^Name of this tab/ }).fill('By the gate');
+  await noViolations(page, '[role=dialog]');
+  await page.keyboard.press('Escape');
+  await expect(tab(/^By the gate$/)).toBeVisible();
+  await openTab();
+  await page.getByRole('button', { name: /^Join it to/ }).click();
+  await expect(words(page)).toHaveValue(text.replace('. The', '.\nThe'));
+  await expect(tab(/^By the gate$/)).toHaveCount(0);
+  await page.keyboard.press('Alt+p');
+  await words(page).fill('Another one.');
+  await openTab();
+  await page.getByRole('button', { name: 'Remove this plant' }).click();
+  await expect(words(page)).toHaveValue(/^My tomatoes/);
+  await saved(page);
+  await page.reload();
+  await expect(words(page)).toHaveValue(/^My tomatoes[^]*tips\.$/);
+  await expect(page.getByText('Another one.')).toHaveCount(0);
+});
+
 test('of a pasted letter only what tells of the plant is heard', async ({ page }) => {
   await newCase(
     page,

@@ -17,6 +17,12 @@ const NOT_BY_THEM: Problem = {
   message: 'A release is signed by who is signed in.',
   cure: 'Send your own name.',
 };
+const WRITTEN_SINCE: Problem = {
+  code: 'conflict',
+  field: 'plantId',
+  message: 'A colleague has written something about this plant since you looked at it.',
+  cure: 'Read it, and remove the plant then.',
+};
 const NOTE_NOT_BY_THEM: Problem = {
   code: 'invalid-field',
   field: 'note.by',
@@ -36,6 +42,16 @@ function actionOf(event: CaseEvent): Action {
   if (event.kind === 'status-set' && event.status === 'closed') return 'advice.give';
   if (event.kind === 'release-set' && event.release.state !== 'asked') return 'advice.release';
   return 'cases.write';
+}
+
+/** A plant about which somebody has written something that its remover has not seen. */
+function removalOfUnseen(event: CaseEvent, unseen: readonly StoredEvent[]): Problem | null {
+  if (event.kind !== 'plant-removed') return null;
+  const { plantId } = event;
+  const isBlind = unseen.some(
+    ({ event: one }) => one.kind !== 'consulted' && 'plantId' in one && one.plantId === plantId,
+  );
+  return isBlind ? WRITTEN_SINCE : null;
 }
 
 /** A release that would cover what its giver has not seen, or that bears another name. */
@@ -62,5 +78,5 @@ export function refusalOf(
   if (!can(actor, actionOf(event), subject))
     return actionOf(event) === 'advice.give' ? NOT_RELEASED : FORBIDDEN;
   if (event.kind === 'note-added' && event.note.by !== actor.name) return NOTE_NOT_BY_THEM;
-  return releaseProblem(actor, event, unseen);
+  return removalOfUnseen(event, unseen) ?? releaseProblem(actor, event, unseen);
 }

@@ -235,6 +235,15 @@ async function savePlant(
   if (answers.length > 0) await db.insert(observations).values(answers);
 }
 
+async function removePlants(db: Queries, caseId: string, ids: string[]): Promise<void> {
+  await db
+    .delete(observations)
+    .where(and(eq(observations.caseId, caseId), inArray(observations.plantId, ids)));
+  await db
+    .delete(casePlants)
+    .where(and(eq(casePlants.caseId, caseId), inArray(casePlants.id, ids)));
+}
+
 /** Writes what differs between two states of a case. Must run inside a transaction that holds the lock. */
 export async function saveCase(
   db: Queries,
@@ -257,9 +266,18 @@ export async function saveCase(
       ...(isClosing ? { closedBy: personId } : {}),
     })
     .where(eq(cases.id, id));
+  const removed = before.plants.filter(({ id: one }) =>
+    after.plants.every((plant) => plant.id !== one),
+  );
+  if (removed.length > 0)
+    await removePlants(
+      db,
+      id,
+      removed.map((plant) => plant.id),
+    );
   for (const [position, plant] of after.plants.entries()) {
     const known = before.plants.find((one) => one.id === plant.id);
-    if (plant !== known)
+    if (plant !== known || removed.length > 0)
       await savePlant(db, { caseId: id, clinicId }, { plant, position, before: known });
   }
   await keepSearchRow(db, clinicId, { before, after, personId });

@@ -78,6 +78,21 @@ it('knows who has a case, on the Desk too, and takes notes that bear the name of
   expect(forged.refused?.problem).toMatchObject({ field: 'note.by' });
 });
 
+it('removes a plant for good, and none about which somebody has just written', async () => {
+  const about = (plantId: string): CaseEvent => wordsEvent('box', plantId);
+  const remove = (plantId: string): CaseEvent => ({ kind: 'plant-removed', plantId });
+  const added = ['b', 'c'].map((plantId): CaseEvent => ({ kind: 'plant-added', plantId }));
+  const base = (await happen(trainee, [WORDS, ...added, about('b'), about('c')])).version;
+  await happen(advisor, [about('b')]);
+  const blind = await happen(trainee, [remove('b')], base);
+  expect(blind.refused?.problem).toMatchObject({ code: 'conflict', field: 'plantId' });
+  expect((await happen(trainee, [remove('plant-1'), remove('c')])).refused).toBeNull();
+  expect((await read()).plants.map((one) => one.id)).toEqual(['b']);
+  expect((await happen(trainee, [remove('b')])).refused?.problem.field).toBe('plantId');
+  const desk = casePageSchema.parse((await advisor.get('/api/cases?list=queue')).body);
+  expect(desk.cases.find((one) => one.id === id)).toMatchObject({ words: 'boxbox', plantCount: 1 });
+});
+
 it('lets the trainee do both after an advisor has released it', async () => {
   await happen(trainee, [WORDS, ASKED]);
   expect((await happen(advisor, [GIVEN])).refused).toBeNull();

@@ -31,11 +31,13 @@ function toOutcome({ outcomeCause, outcomeConfirmed, outcomeOn }: PlantRow): Sto
 }
 
 function toPlant(row: PlantRow, all: readonly ObservationRow[]): CasePlant {
-  const { id, words, plant, date, latitude, longitude, height, approach, knowledgeVersion } = row;
+  const { id, name, words, plant, date, latitude, longitude, height, approach, knowledgeVersion } =
+    row;
   const { closingAnswer } = row;
   const answers = all.filter(({ plantId }) => plantId === id).map(toAnswer);
   return {
     id,
+    name,
     words,
     plant,
     date,
@@ -86,6 +88,7 @@ export function plantRow(
     clinicId,
     id,
     position,
+    name: plant.name,
     words,
     plant: plant.plant,
     date,

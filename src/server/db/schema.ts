@@ -205,6 +205,8 @@ export const casePlants = pgTable(
     clinicId: integer('clinic_id').notNull(),
     id: text().notNull(),
     position: integer().notNull(),
+    /** What the advisor calls it. */
+    name: text().notNull().default(''),
     words: text().notNull(),
     plant: text(),
     date: date().notNull(),

@@ -111,6 +111,8 @@ export const EVENT_WORDS: Readonly<Record<CaseEventKind | 'words-set', string>> 
   'steps-ordered': 'ordered the steps',
   'sheet-given': 'handed the sheet over',
   'plant-added': 'added a plant',
+  'plant-named': 'named a plant',
+  'plant-removed': 'removed a plant',
   'channel-set': 'set how they came',
   'enquirer-set': 'noted who asks',
   'call-back-set': 'set the call-back',

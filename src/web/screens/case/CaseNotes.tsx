@@ -176,7 +176,7 @@ export function CaseNotes({ record }: { readonly record: CaseRecord }) {
     const plant = plants[at];
     const which =
       plant && plants.length > 1
-        ? caseTexts.ofPlant(tabTitle({ ...plant, name: null, position: at }))
+        ? caseTexts.ofPlant(tabTitle({ ...plant, name: plant.name.trim() || null, position: at }))
         : '';
     return `${about === null ? '' : ` ${aboutInWords(field, about, record.number)}`}${which}`;
   };

@@ -12,6 +12,7 @@ import { causeName } from '../../library/causeName.ts';
 import { useRecordEvent } from './common/useCase.ts';
 import { HolderChip } from './HolderChip.tsx';
 import { NotesChip } from './NotesChip.tsx';
+import { TabChip } from './TabChip.tsx';
 import { SavedMark } from './SavedMark.tsx';
 import { tabTitles } from './tabTitle.ts';
 import { tabKey } from '../../store/cases/casesSlice.ts';
@@ -104,7 +105,10 @@ export function PlantTabs({ record, active, answer, onFollow, onShow, onAdd }: P
   const plant = record.plants.find(({ id }) => id === active);
   const heard = useAppSelector(({ cases }) => cases.plantNames);
   const titles = tabTitles(
-    record.plants.map((one) => ({ ...one, name: heard[tabKey(record.id, one.id)] ?? null })),
+    record.plants.map((one) => ({
+      ...one,
+      name: one.name.trim() || (heard[tabKey(record.id, one.id)] ?? null),
+    })),
   );
   return (
     <Bar aria-label={caseTexts.plantsOfThisCall}>
@@ -124,6 +128,7 @@ export function PlantTabs({ record, active, answer, onFollow, onShow, onAdd }: P
       <Button kind="quiet" onPress={onAdd}>
         {caseTexts.anotherPlant} <Key>Alt P</Key>
       </Button>
+      {plant && <TabChip record={record} plant={plant} titles={titles} />}
       <Right>
         <SavedMark />
         {plant && <CameOfIt plant={plant} answer={answer} onFollow={onFollow} />}

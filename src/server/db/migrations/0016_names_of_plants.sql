@@ -1,0 +1,1 @@
+ALTER TABLE "case_plants" ADD COLUMN "name" text DEFAULT '' NOT NULL;
