@@ -76,12 +76,12 @@ export function momentInWords(moment: string): string {
 
 const MINUTES_PER_DAY = 24 * 60;
 
-/** How long something has lasted: `12 min`, `3 h 10 min`, `2 days`; null before it began. */
+/** How long something has lasted: `12 min`, `3 h`, `2 days`; null before it began. */
 export function lastingInWords(milliseconds: number): string | null {
   const minutes = Math.floor(milliseconds / 60_000);
   if (minutes < 0) return null;
   if (minutes < 60) return kitTexts.minutes(minutes);
-  if (minutes < MINUTES_PER_DAY) return kitTexts.hours(Math.floor(minutes / 60), minutes % 60);
+  if (minutes < MINUTES_PER_DAY) return kitTexts.hours(Math.floor(minutes / 60));
   return kitTexts.days(Math.floor(minutes / MINUTES_PER_DAY));
 }
 

@@ -1,7 +1,7 @@
 /** Texts of the general-purpose fields and buttons, in English. */
 export const kitTexts = {
   minutes: (count: number) => `${count} min`,
-  hours: (hours: number, minutes: number) => `${hours} h ${minutes} min`,
+  hours: (count: number) => `${count} h`,
   days: (count: number) => (count === 1 ? '1 day' : `${count} days`),
   cannotBeShown: 'cannot be shown. What you typed is kept.',
   charactersLeft: (left: number) => `${left} characters left`,

@@ -1,7 +1,7 @@
 /** Texts of the tabs of a call with several plants, in English. */
 export const tabTexts = {
   chip: 'Tab',
-  change: 'name, join, remove',
+  change: 'change',
   name: 'Name of this tab',
   join: (title: string) => `Join it to ${title}`,
   joinHow: 'Its words and answers go there, and this tab goes.',
