@@ -18,6 +18,6 @@ it.each([
 it('says how long something has lasted in the greatest unit that tells', () => {
   const minute = 60_000;
   expect([-1, 0, 59, 60, 135, 24 * 60, 3 * 24 * 60].map((n) => lastingInWords(n * minute))).toEqual(
-    [null, '0 min', '59 min', '1 h 0 min', '2 h 15 min', '1 day', '3 days'],
+    [null, '0 min', '59 min', '1 h', '2 h', '1 day', '3 days'],
   );
 });
