@@ -304,8 +304,8 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
       return { ...record, consent: changedConsent(record.consent, event.consent) };
     case 'call-back-set':
       return { ...record, callBackOn: event.on };
-    case 'holder-set':
-      return { ...record, holder: event.holder };
+    case 'assignee-set':
+      return { ...record, assignee: event.assignee };
     case 'note-added':
       return record.notes.some(({ id }) => id === event.note.id)
         ? record

@@ -4,7 +4,7 @@ import {
   closingAnswerSchema,
   givenSheetSchema,
   CASE_STATUSES,
-  holderSchema,
+  assigneeSchema,
   leadingSchema,
   noteSchema,
   idSchema,
@@ -136,7 +136,7 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('call-back-set'), on: isoDateSchema.nullable() }),
   z.strictObject({ kind: z.literal('status-set'), status: z.enum(CASE_STATUSES) }),
-  z.strictObject({ kind: z.literal('holder-set'), holder: holderSchema.nullable() }),
+  z.strictObject({ kind: z.literal('assignee-set'), assignee: assigneeSchema.nullable() }),
   /** The same id again changes nothing. */
   z.strictObject({ kind: z.literal('note-added'), note: noteSchema }),
   z.strictObject({ kind: z.literal('note-removed'), noteId: idSchema }),

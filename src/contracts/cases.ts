@@ -135,11 +135,11 @@ export const noteSchema = z.strictObject({
 export type Note = z.infer<typeof noteSchema>;
 
 /** Who has taken a case on. */
-export const holderSchema = z.strictObject({
+export const assigneeSchema = z.strictObject({
   id: z.uuid(),
   name: textSchema(MAX_NAME).min(1),
 });
-export type Holder = z.infer<typeof holderSchema>;
+export type Assignee = z.infer<typeof assigneeSchema>;
 
 /** Names of the plant and the cause that led when the case was last worked on, for lists; null where nothing led. */
 export const leadingSchema = z.strictObject({
@@ -205,7 +205,7 @@ export const CONTESTED_FIELDS = [
   'follow-up',
   'sample',
   'consent',
-  'holder',
+  'assignee',
 ] as const;
 
 /** Two values that were given at once: the later one holds, the other one is kept here until somebody has looked at both. */
@@ -250,7 +250,7 @@ export const caseRecordSchema = z.strictObject({
   /** What the enquirer agreed to. */
   consent: consentSchema.default(NO_CONSENT),
   /** Null while nobody has taken it. */
-  holder: holderSchema.nullable().default(null),
+  assignee: assigneeSchema.nullable().default(null),
   notes: z.array(noteSchema).max(MAX_NOTES).default([]),
 });
 export type CaseRecord = z.infer<typeof caseRecordSchema>;
@@ -290,7 +290,7 @@ export const caseSummarySchema = z.object({
   /** Of the first plant; null before it was worked on. */
   leading: leadingSchema.nullable(),
   /** Name of who has it; null where nobody has. */
-  holder: z.string().nullable(),
+  assignee: z.string().nullable(),
   /** Where the release of a trainee's advice stands; null while nobody asked for one. */
   release: z.enum(RELEASE_STATES).nullable(),
 });

@@ -59,8 +59,8 @@ export function fieldsSet(event: LoggedEvent | CaseEvent): readonly SetField[] {
       return [...ofCase('name', event.name), ...ofCase('contact', event.contact)];
     case 'call-back-set':
       return ofCase('call-back', event.on);
-    case 'holder-set':
-      return ofCase('holder', event.holder?.name ?? '');
+    case 'assignee-set':
+      return ofCase('assignee', event.assignee?.name ?? '');
     case 'status-set':
       return ofCase('status', event.status);
     case 'follow-up-set':

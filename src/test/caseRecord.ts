@@ -33,6 +33,6 @@ export const OPENED_CASE: CaseRecord = {
   conflicts: [],
   release: null,
   consent: NO_CONSENT,
-  holder: null,
+  assignee: null,
   notes: [],
 };

@@ -49,7 +49,8 @@ function removalOfUnseen(event: CaseEvent, unseen: readonly StoredEvent[]): Prob
   if (event.kind !== 'plant-removed') return null;
   const { plantId } = event;
   const isBlind = unseen.some(
-    ({ event: one }) => one.kind !== 'consulted' && 'plantId' in one && one.plantId === plantId,
+    ({ event: written }) =>
+      written.kind !== 'consulted' && 'plantId' in written && written.plantId === plantId,
   );
   return isBlind ? WRITTEN_SINCE : null;
 }

@@ -77,7 +77,7 @@ const SUMMARY = {
   words: sql<string>`left(${casePlants.words}, ${SUMMARY_CHARACTERS})`,
   plant: casePlants.plant,
   leading: casePlants.leading,
-  holder: sql<string | null>`${cases.holder} ->> 'name'`,
+  assignee: sql<string | null>`${cases.assignee} ->> 'name'`,
   release: sql<ReleaseState | null>`${cases.release} ->> 'state'`,
   plantCount: sql<number>`(select count(*)::int from ${casePlants} as p where p.case_id = ${cases.id})`,
 };
@@ -252,29 +252,23 @@ export async function saveCase(
   { clinicId, personId }: { readonly clinicId: number; readonly personId: string | null },
 ): Promise<void> {
   const { id, status, channel, callBackOn, version, conflicts, release, consent } = after;
-  const { holder, notes } = after;
+  const { assignee, notes } = after;
   const due = dueOf(after);
   const isClosing = status === 'closed' && before.status !== 'closed';
   if (after.enquirer !== before.enquirer) await saveEnquirer(db, after, clinicId);
   await db
     .update(cases)
     .set({
-      ...{ status, channel, callBackOn, version, conflicts, release, consent, holder, notes },
+      ...{ status, channel, callBackOn, version, conflicts, release, consent, assignee, notes },
       dueOn: due?.on ?? null,
       dueWhy: due?.why ?? null,
       lookAgainOn: lookAgainOf(after),
       ...(isClosing ? { closedBy: personId } : {}),
     })
     .where(eq(cases.id, id));
-  const removed = before.plants.filter(({ id: one }) =>
-    after.plants.every((plant) => plant.id !== one),
-  );
-  if (removed.length > 0)
-    await removePlants(
-      db,
-      id,
-      removed.map((plant) => plant.id),
-    );
+  const kept = new Set(after.plants.map((plant) => plant.id));
+  const removed = before.plants.map((plant) => plant.id).filter((plantId) => !kept.has(plantId));
+  if (removed.length > 0) await removePlants(db, id, removed);
   for (const [position, plant] of after.plants.entries()) {
     const known = before.plants.find((one) => one.id === plant.id);
     if (plant !== known || removed.length > 0)

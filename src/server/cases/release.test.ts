@@ -59,19 +59,19 @@ it('lets a trainee write and ask, and neither give out nor close', async () => {
 
 it('knows who has a case, on the Desk too, and takes notes that bear the name of who is signed in', async () => {
   const note = { id: 'n', on: '2026-06-13', by: 'Some trainee', text: 'She rings after four.' };
-  const holder = { id: randomUUID(), name: 'Some advisor' };
+  const assignee = { id: randomUUID(), name: 'Some advisor' };
   const leading = { plant: 'Box', cause: 'Boxwood psyllid' };
   const { refused } = await happen(trainee, [
     WORDS,
     { kind: 'consulted', plantId: 'plant-1', knowledgeVersion: 'v1', leading },
-    { kind: 'holder-set', holder },
+    { kind: 'assignee-set', assignee },
     { kind: 'note-added', note },
   ]);
   expect(refused).toBeNull();
-  expect(await read()).toMatchObject({ holder, notes: [note], plants: [{ leading }] });
+  expect(await read()).toMatchObject({ assignee, notes: [note], plants: [{ leading }] });
   const desk = casePageSchema.parse((await advisor.get('/api/cases?list=queue')).body);
   expect(desk.cases.find((one) => one.id === id)).toMatchObject({
-    holder: 'Some advisor',
+    assignee: 'Some advisor',
     leading,
   });
   const forged = await happen(advisor, [{ kind: 'note-added', note: { ...note, id: 'm' } }]);

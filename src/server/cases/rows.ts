@@ -70,7 +70,7 @@ export function toRecord({ head, enquirer, plants, observations: all }: CaseRows
     conflicts: head.conflicts,
     release: head.release,
     consent: head.consent ?? NO_CONSENT,
-    holder: head.holder,
+    assignee: head.assignee,
     notes: head.notes,
   };
 }

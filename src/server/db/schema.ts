@@ -25,7 +25,7 @@ import {
   DUES,
   type CasePlan,
   type Conflict,
-  type Holder,
+  type Assignee,
   type Leading,
   type Note,
   type Release,
@@ -168,7 +168,7 @@ export const cases = pgTable(
     /** What the enquirer agreed to; null while they were not asked. */
     consent: jsonb().$type<Consent>(),
     /** Who has taken it on; null while nobody has. */
-    holder: jsonb().$type<Holder>(),
+    assignee: jsonb().$type<Assignee>(),
     /** For colleagues. */
     notes: jsonb().$type<Note[]>().notNull().default([]),
     /** When something is to be done for it and why, as the record says it; null where nothing is. */

@@ -34,9 +34,9 @@ function eventsOfCall(enquiry: DemoEnquiry): CaseEvent[] {
 
 /** The answer that a closed enquiry was left with, or what leads in an open one, and who has it. */
 function eventsOfAnswer({ status, by }: DemoEnquiry, answer: ConsultResponse | null): CaseEvent[] {
-  const holder = by === undefined || status === 'closed' ? undefined : DEMO_PEOPLE[by];
-  const taken: CaseEvent[] = holder
-    ? [{ kind: 'holder-set', holder: { id: holder.id, name: holder.name } }]
+  const assignee = by === undefined || status === 'closed' ? undefined : DEMO_PEOPLE[by];
+  const taken: CaseEvent[] = assignee
+    ? [{ kind: 'assignee-set', assignee: { id: assignee.id, name: assignee.name } }]
     : [];
   if (!answer) return taken;
   if (status === 'closed') return [{ kind: 'closing-answer-stored', plantId, answer }, ...taken];

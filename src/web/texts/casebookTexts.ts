@@ -116,7 +116,7 @@ export const EVENT_WORDS: Readonly<Record<CaseEventKind | 'words-set', string>> 
   'channel-set': 'set how they came',
   'enquirer-set': 'noted who asks',
   'call-back-set': 'set the call-back',
-  'holder-set': 'set who has it',
+  'assignee-set': 'set who has it',
   'note-added': 'left a note',
   'note-removed': 'removed a note',
   'status-set': 'set the state',

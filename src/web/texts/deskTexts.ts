@@ -30,7 +30,7 @@ export const deskTexts = {
   number: 'No.',
   enquirer: 'Enquirer',
   plantAndCause: 'Plant and leading cause',
-  holder: 'Taken by',
+  assignee: 'Taken by',
   nobodyHasIt: 'nobody yet',
   plantNotKnown: 'Plant not known',
   nothingLeads: 'nothing leads yet',

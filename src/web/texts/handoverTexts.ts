@@ -1,6 +1,6 @@
 /** Texts of who has a case, and of notes for colleagues, in English. */
 export const handoverTexts = {
-  holder: 'Taken by',
+  assignee: 'Taken by',
   nobody: 'nobody yet',
   mine: 'you',
   takeIt: 'Take it',

@@ -57,7 +57,7 @@ const FIELD_WORDS: Readonly<Record<Conflict['field'], string>> = {
   'follow-up': followTexts.went,
   sample: sampleTexts.samples,
   consent: caseTexts.consent,
-  holder: handoverTexts.holder,
+  assignee: handoverTexts.assignee,
 };
 
 const shown = (value: string): string =>

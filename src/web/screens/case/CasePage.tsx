@@ -43,7 +43,7 @@ import { SoundingLine } from './SoundingLine.tsx';
 import { UrgentBar } from './UrgentBar.tsx';
 import { CaseHeader } from './CaseHeader.tsx';
 import { CaseContext, useRecordEvent } from './common/useCase.ts';
-import { useTakeFresh } from './common/useTakeFresh.ts';
+import { useAssignWhenNew } from './common/useAssignWhenNew.ts';
 import { useBeside, useShownPlant, type Beside } from './common/useCaseAddress.ts';
 
 const Page = styled.main`
@@ -152,7 +152,7 @@ function OpenCase({ record, plant }: OpenCaseProps) {
   const answer = isHere ? consulted.response : null;
   const calm = useCalmValue(answer, plant.words, plant.id);
   const show = useShownPlant(record, plant);
-  useTakeFresh(record);
+  useAssignWhenNew(record);
   useRestoredFocus(page, () => document.getElementById('words'));
   const addPlant = (): void => {
     const plantId = newId();

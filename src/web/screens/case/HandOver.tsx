@@ -1,6 +1,6 @@
 import { useId, useState } from 'react';
 import { styled } from 'styled-components';
-import { MAX_NOTE, type Holder } from '../../../contracts/cases.ts';
+import { MAX_NOTE, type Assignee } from '../../../contracts/cases.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Field, FieldLabel, SelectBox } from '../../kit/fields.tsx';
 import { Key } from '../../kit/Key.tsx';
@@ -32,7 +32,7 @@ interface HandingOver {
   readonly setTo: (id: string) => void;
   readonly note: string;
   readonly setNote: (text: string) => void;
-  readonly others: readonly Holder[];
+  readonly others: readonly Assignee[];
   readonly handOver: () => void;
 }
 
@@ -47,7 +47,7 @@ export function useHandingOver(onDone: () => void): HandingOver {
   const handOver = (): void => {
     const other = others.find(({ id }) => id === to);
     addNote(note);
-    happen({ kind: 'holder-set', holder: other ? { id: other.id, name: other.name } : null });
+    happen({ kind: 'assignee-set', assignee: other ? { id: other.id, name: other.name } : null });
     setNote('');
     onDone();
   };
@@ -64,9 +64,9 @@ export function HandOver({ to, setTo, note, setNote, others, handOver }: Handing
           <FieldLabel htmlFor={id}>{handoverTexts.handTo}</FieldLabel>
           <SelectBox id={id} value={to} onChange={({ target }) => setTo(target.value)}>
             <option value="">{handoverTexts.whoeverIsFree}</option>
-            {others.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
+            {others.map(({ id: personId, name }) => (
+              <option key={personId} value={personId}>
+                {name}
               </option>
             ))}
           </SelectBox>

@@ -10,7 +10,7 @@ import { Key } from '../../kit/Key.tsx';
 import { followTexts } from '../../texts/followTexts.ts';
 import { causeName } from '../../library/causeName.ts';
 import { useRecordEvent } from './common/useCase.ts';
-import { HolderChip } from './HolderChip.tsx';
+import { AssigneeChip } from './AssigneeChip.tsx';
 import { NotesChip } from './NotesChip.tsx';
 import { TabChip } from './TabChip.tsx';
 import { SavedMark } from './SavedMark.tsx';
@@ -132,7 +132,7 @@ export function PlantTabs({ record, active, answer, onFollow, onShow, onAdd }: P
       <Right>
         <SavedMark />
         {plant && <CameOfIt plant={plant} answer={answer} onFollow={onFollow} />}
-        <HolderChip record={record} />
+        <AssigneeChip record={record} />
         <NotesChip record={record} />
         <CallBackChip record={record} />
       </Right>

@@ -39,8 +39,8 @@ export function TabChip({ record, plant, titles }: TabChipProps) {
   const dispatch = useAppDispatch();
   const writes = useCan('cases.write');
   const others = record.plants
-    .map((one, i) => ({ plant: one, title: titles[i] ?? '' }))
-    .filter((one) => one.plant.id !== plant.id);
+    .map((other, i) => ({ plant: other, title: titles[i] ?? '' }))
+    .filter((other) => other.plant.id !== plant.id);
   const problem = removalProblem(record, plant);
   const show = (plantId: string): void => void dispatch(plantShown({ caseId: record.id, plantId }));
   const join = (to: CasePlant): void => {
@@ -65,15 +65,15 @@ export function TabChip({ record, plant, titles }: TabChipProps) {
           />
           {others.length > 0 && writes && problem === null && (
             <>
-              {others.map((one) => (
+              {others.map((other) => (
                 <Button
-                  key={one.plant.id}
+                  key={other.plant.id}
                   onPress={() => {
                     close();
-                    join(one.plant);
+                    join(other.plant);
                   }}
                 >
-                  {tabTexts.join(one.title)}
+                  {tabTexts.join(other.title)}
                 </Button>
               ))}
               <small>{tabTexts.joinHow}</small>

@@ -81,7 +81,7 @@ export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps)
             <th scope="col">{deskTexts.plantAndCause}</th>
             <th scope="col">{deskTexts.inTheirWords}</th>
             <th scope="col">{deskTexts.cameBy}</th>
-            <th scope="col">{deskTexts.holder}</th>
+            <th scope="col">{deskTexts.assignee}</th>
             <th scope="col">{commonTexts.state}</th>
           </tr>
         </thead>
@@ -101,7 +101,7 @@ export function CaseTable({ list, closed, today, away, onMore }: CaseTableProps)
                 <TwoLines>{one.words || deskTexts.nothingWrittenDownYet}</TwoLines>
               </td>
               <td>{CHANNEL_WORDS[one.channel]}</td>
-              <td>{one.holder ?? <Quiet>{deskTexts.nobodyHasIt}</Quiet>}</td>
+              <td>{one.assignee ?? <Quiet>{deskTexts.nobodyHasIt}</Quiet>}</td>
               <td>
                 {STATUS_WORDS[one.status]}
                 {one.release !== null && one.status !== 'closed' && (

@@ -1,5 +1,5 @@
 import { styled } from 'styled-components';
-import type { CaseRecord, Holder } from '../../../contracts/cases.ts';
+import type { CaseRecord, Assignee } from '../../../contracts/cases.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { selectPerson } from '../../store/session/sessionSlice.ts';
@@ -15,21 +15,21 @@ const Choices = styled.div`
 `;
 
 /** Who has taken a case on, as its reader says it. */
-function holderInWords(holder: Holder | null, me: string | undefined): string {
-  if (holder === null) return handoverTexts.nobody;
-  return holder.id === me ? handoverTexts.mine : holder.name;
+function assigneeInWords(assignee: Assignee | null, me: string | undefined): string {
+  if (assignee === null) return handoverTexts.nobody;
+  return assignee.id === me ? handoverTexts.mine : assignee.name;
 }
 
 /** Who has the case; somebody else takes it, or it goes back to the Desk. */
-export function HolderChip({ record: { holder } }: { readonly record: CaseRecord }) {
+export function AssigneeChip({ record: { assignee } }: { readonly record: CaseRecord }) {
   const happen = useRecordEvent();
   const me = useAppSelector(selectPerson);
   const writes = useCan('cases.write');
   return (
-    <Chip name={handoverTexts.holder} value={holderInWords(holder, me?.id)}>
+    <Chip name={handoverTexts.assignee} value={assigneeInWords(assignee, me?.id)}>
       {(close) => {
-        const hold = (next: Holder | null): void => {
-          happen({ kind: 'holder-set', holder: next });
+        const assign = (next: Assignee | null): void => {
+          happen({ kind: 'assignee-set', assignee: next });
           close();
         };
         return (
@@ -37,13 +37,17 @@ export function HolderChip({ record: { holder } }: { readonly record: CaseRecord
             {me && (
               <Button
                 autoFocus
-                isDisabled={!writes || holder?.id === me.id}
-                onPress={() => hold({ id: me.id, name: me.name })}
+                isDisabled={!writes || assignee?.id === me.id}
+                onPress={() => assign({ id: me.id, name: me.name })}
               >
                 {handoverTexts.takeIt}
               </Button>
             )}
-            <Button kind="quiet" isDisabled={!writes || holder === null} onPress={() => hold(null)}>
+            <Button
+              kind="quiet"
+              isDisabled={!writes || assignee === null}
+              onPress={() => assign(null)}
+            >
               {handoverTexts.putBack}
             </Button>
           </Choices>

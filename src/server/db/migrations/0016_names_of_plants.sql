@@ -1,1 +1,0 @@
-ALTER TABLE "case_plants" ADD COLUMN "name" text DEFAULT '' NOT NULL;
