@@ -39,7 +39,7 @@ function openRequest(state: State): OpenRequest | null {
 const isStillAsked = (state: State, request: PlantRequest): boolean =>
   openRequest(state)?.key === request.key;
 
-/** Lists are told what leads when that has stood so long, in milliseconds. */
+/** What leads is noted for lists when it has stood so long, in milliseconds. */
 const LEADS_AFTER_MS = 3000;
 
 const isSameLeading = (one: Leading | null, other: Leading): boolean =>

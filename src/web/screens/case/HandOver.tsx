@@ -3,6 +3,7 @@ import { styled } from 'styled-components';
 import { MAX_NOTE, type Assignee } from '../../../contracts/cases.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Field, FieldLabel, SelectBox } from '../../kit/fields.tsx';
+import { useDraft } from '../../kit/useDraft.ts';
 import { Key } from '../../kit/Key.tsx';
 import { selectPerson } from '../../store/session/sessionSlice.ts';
 import { useAppSelector } from '../../store/store.ts';
@@ -10,7 +11,7 @@ import { usePeople } from '../../store/usePeople.ts';
 import { finishTexts } from '../../texts/finishTexts.ts';
 import { handoverTexts } from '../../texts/handoverTexts.ts';
 import { useAddNote } from './common/useAddNote.ts';
-import { useRecordEvent } from './common/useCase.ts';
+import { useCaseId, useRecordEvent } from './common/useCase.ts';
 
 const Fields = styled.div`
   display: grid;
@@ -43,7 +44,7 @@ export function useHandingOver(onDone: () => void): HandingOver {
   const me = useAppSelector(selectPerson);
   const others = usePeople().filter(({ id }) => id !== me?.id);
   const [to, setTo] = useState('');
-  const [note, setNote] = useState('');
+  const { text: note, take: setNote } = useDraft(`handover.${useCaseId()}`);
   const handOver = (): void => {
     const other = others.find(({ id }) => id === to);
     addNote(note);

@@ -1,10 +1,10 @@
-import { useState } from 'react';
 import { styled } from 'styled-components';
 import { MAX_NOTE, type CaseRecord, type Note } from '../../../contracts/cases.ts';
 import { Button } from '../../kit/Button.tsx';
 import { Chip } from '../../kit/Chip.tsx';
 import { shortDate } from '../../kit/dates.ts';
 import { Field } from '../../kit/fields.tsx';
+import { useDraft } from '../../kit/useDraft.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useCan } from '../../store/useCan.ts';
 import { handoverTexts } from '../../texts/handoverTexts.ts';
@@ -70,13 +70,13 @@ function NoteLine({ note, onRemove }: { readonly note: Note; readonly onRemove: 
 }
 
 /** What colleagues left for each other about a case, and room for another note. */
-export function NotesChip({ record: { notes } }: { readonly record: CaseRecord }) {
+export function NotesChip({ record: { id, notes } }: { readonly record: CaseRecord }) {
   const happen = useRecordEvent();
   const addNote = useAddNote();
   const writes = useCan('cases.write');
-  const [text, setText] = useState('');
+  const { text, take } = useDraft(`note.${id}`);
   const add = (): void => {
-    if (addNote(text)) setText('');
+    if (addNote(text)) take('');
   };
   const value = notes.length === 0 ? handoverTexts.noNotes : handoverTexts.count(notes.length);
   return (
@@ -107,7 +107,7 @@ export function NotesChip({ record: { notes } }: { readonly record: CaseRecord }
                 value={text}
                 max={MAX_NOTE}
                 autoFocus
-                onChange={setText}
+                onChange={take}
               />
               <Button type="submit" isDisabled={text.trim() === ''}>
                 {handoverTexts.addNote}
