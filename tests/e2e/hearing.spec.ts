@@ -74,6 +74,13 @@ test('tabs are put together again, named, joined and removed', async ({ page }) 
   await page.getByRole('button', { name: /^Join it to/ }).click();
   await expect(words(page)).toHaveValue(text.replace('. The', '.\nThe'));
   await expect(tab(/^By the gate$/)).toHaveCount(0);
+  await words(page).evaluate((box: HTMLTextAreaElement) => box.setSelectionRange(44, 44));
+  await openTab();
+  await page.getByRole('button', { name: 'A tab for the words behind the cursor' }).click();
+  await expect(words(page)).toHaveValue(/^The roses/);
+  await openTab();
+  await page.getByRole('button', { name: /^Join it to/ }).click();
+  await expect(words(page)).toHaveValue(/^My tomatoes[^]*tips\.$/);
   await page.keyboard.press('Alt+p');
   await words(page).fill('Another one.');
   await openTab();

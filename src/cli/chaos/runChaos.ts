@@ -38,7 +38,7 @@ const CASES = 3;
 const ACTING_MS = 1900;
 const MAX_DRAIN_MS = 60_000;
 const MAX_BACK_MS = 10_000;
-const MAX_LOOKS = 6;
+const MAX_LOOKS = 12;
 
 /** The server of the run, started again whenever it ends. */
 class Server {

@@ -3,6 +3,7 @@ export const tabTexts = {
   chip: 'Tab',
   change: 'change',
   name: 'Name of this tab',
+  split: 'A tab for the words behind the cursor',
   join: (title: string) => `Join it to ${title}`,
   joinHow: 'Its words and answers go there, and this tab goes.',
   remove: 'Remove this plant',

@@ -1,4 +1,5 @@
 import { styled } from 'styled-components';
+import { newId } from '../../../contracts/ids.ts';
 import { removalProblem } from '../../../contracts/appendEvents.ts';
 import { MAX_TAB, type CasePlant, type CaseRecord } from '../../../contracts/cases.ts';
 import { Button } from '../../kit/Button.tsx';
@@ -9,7 +10,7 @@ import { useAppDispatch } from '../../store/store.ts';
 import { useCan } from '../../store/useCan.ts';
 import { tabTexts } from '../../texts/tabTexts.ts';
 import { useRecordEvent } from './common/useCase.ts';
-import { joiningEvents } from './joinPlants.ts';
+import { joiningEvents, splittingEvents } from './splitAndJoin.ts';
 
 const Area = styled.div`
   display: grid;
@@ -47,6 +48,17 @@ export function TabChip({ record, plant, titles }: TabChipProps) {
     show(to.id);
     for (const event of joiningEvents(plant, to)) happen(event);
   };
+  // The box keeps its cursor while it is left.
+  const cursor = (): number => {
+    const box = document.getElementById('words');
+    return box instanceof HTMLTextAreaElement ? box.selectionStart : 0;
+  };
+  const split = (): void => {
+    const plantId = newId();
+    const events = splittingEvents(plant, cursor(), plantId);
+    for (const event of events) happen(event);
+    if (events.length > 0) show(plantId);
+  };
   const remove = (): void => {
     const [next] = others;
     if (next) show(next.plant.id);
@@ -63,6 +75,15 @@ export function TabChip({ record, plant, titles }: TabChipProps) {
             autoFocus
             onChange={(name) => happen({ kind: 'plant-named', plantId: plant.id, name })}
           />
+          <Button
+            isDisabled={!writes || splittingEvents(plant, cursor(), '').length === 0}
+            onPress={() => {
+              close();
+              split();
+            }}
+          >
+            {tabTexts.split}
+          </Button>
           {others.length > 0 && writes && problem === null && (
             <>
               {others.map((other) => (

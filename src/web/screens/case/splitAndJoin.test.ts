@@ -3,7 +3,7 @@ import { problemOfEvent } from '../../../contracts/appendEvents.ts';
 import type { CaseEvent } from '../../../contracts/caseEvents.ts';
 import type { CaseRecord } from '../../../contracts/cases.ts';
 import { OPENED_CASE } from '../../../test/caseRecord.ts';
-import { joiningEvents } from './joinPlants.ts';
+import { joiningEvents, splittingEvents } from './splitAndJoin.ts';
 
 const said = (plantId: string, insert: string): CaseEvent => ({
   kind: 'words-edited',
@@ -38,6 +38,22 @@ describe('a plant joined to another', () => {
       ['webbing', true],
       ['ants', true],
     ]);
+  });
+});
+
+describe('a plant split at the cursor', () => {
+  const one = after([said('plant-1', 'My rose has spots. The fern too.')]);
+  const [plant] = one.plants;
+  if (!plant) throw new Error('no plant');
+
+  it('gives the words behind the cursor a tab of their own', () => {
+    const split = after(splittingEvents(plant, 18, 'b'), one);
+    expect(split.plants.map(({ words }) => words)).toEqual(['My rose has spots.', 'The fern too.']);
+  });
+
+  it('is left whole where one side would be empty', () => {
+    expect(splittingEvents(plant, 0, 'b')).toEqual([]);
+    expect(splittingEvents(plant, plant.words.length, 'b')).toEqual([]);
   });
 });
 
