@@ -287,6 +287,8 @@ test('over plain HTTP on a name of its own the application works', async () => {
     const page = await browser.newPage({ baseURL: 'http://clinic.test:4399' });
     await page.goto('/');
     await page.getByRole('button', { name: /Anselm Rudd/ }).click();
+    // Going on at once would cut the signing in short.
+    await expect(page.getByRole('heading', { name: 'Desk', exact: true })).toBeVisible();
     await newCase(page, 'mike willow galls');
     await saved(page);
     const id = idOf(page);

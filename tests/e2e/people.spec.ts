@@ -64,7 +64,7 @@ test('a call is handed over with a note, and the Desk says who has it', async ({
   const [first, second] = [await freshPage(browser), await freshPage(browser)];
   await comeIn(first, 'Thora Winslade');
   await comeIn(second, 'Anselm Rudd');
-  await newCase(first, 'My wineberry leaves have orange dust underneath.');
+  await newCase(first, 'My quince leaves have orange dust underneath.');
   await expect(first.getByRole('button', { name: /^Taken by: you/ })).toBeVisible();
   await first.keyboard.press('Alt+f');
   const ends = first.getByRole('dialog', { name: 'How does it end?' });
@@ -75,7 +75,7 @@ test('a call is handed over with a note, and the Desk says who has it', async ({
   await ends.getByRole('button', { name: /^Hand over/ }).click();
   await expect(ends).toHaveCount(0);
   await saved(first);
-  const row = second.getByRole('row', { name: /wineberry/ });
+  const row = second.getByRole('row', { name: /My quince leaves/ });
   await expect(row.getByRole('cell', { name: 'Anselm Rudd' })).toBeVisible();
   await expect(row).toContainText(/rust/i);
   await second.goto(new URL(first.url()).pathname);

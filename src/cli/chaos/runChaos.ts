@@ -118,12 +118,16 @@ async function killBackends(url: string): Promise<void> {
   await client.end();
 }
 
-/** Kills the database and brings it back; returns how long the service then took to answer, in milliseconds. */
+/**
+ * Kills the database and brings it back; returns how long the service then took to answer, in milliseconds, and 0 where the
+ * server was starting anyway.
+ */
 async function killDatabase(
   cluster: ChaosCluster,
   server: Server,
   awayMs: number,
 ): Promise<number> {
+  const wasUp = await server.isUp();
   const pid = cluster.pid();
   if (pid !== null) process.kill(pid, 'SIGKILL');
   await pause(awayMs);
@@ -134,7 +138,7 @@ async function killDatabase(
   }, MAX_BACK_MS);
   const begun = Date.now();
   await until(() => server.isUp(), MAX_BACK_MS * 2);
-  return Date.now() - begun;
+  return wasUp ? Date.now() - begun : 0;
 }
 
 interface Round {
