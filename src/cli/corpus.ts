@@ -32,6 +32,9 @@ export const CORPUS = {
   /** Remarks about danger and others much like them; the second set is only run. */
   urgentWorkedWith: 'train/urgent',
   urgentHeldOut: 'heldout/urgent',
+  swallowedWorkedWith: 'train/urgent-swallowed',
+  swallowedHeldOut: 'heldout/urgent-swallowed',
+  swallowedSecond: 'heldout/urgent-swallowed-second',
   /** Remarks with the sizes in them. */
   sizes: 'train/sizes',
   furtherSizes: 'heldout/sizes',

@@ -37,12 +37,13 @@ export const compileDangers = (dangers: readonly Danger[], words: Words): Danger
       unless: danger.unless === undefined ? null : withWords(danger.unless, words),
     }));
 
-/** What asks, supposes, wishes or denies, before the verb that would report the danger. */
+/** What asks, supposes, wishes or denies, before the verb that would report the danger; what may have happened is none. */
 const NOT_SO =
-  /\b(if|would|could|can|should|might|may|will|shall|does|do|how|what|which|when|keep|keeps|prevent|avoid|in case|want to|wants to|wanted to|afraid|worried|not|never|without)\b|\b(are|is) (the|there|this|that|it)\b|n't\b/;
+  /\b(?:could|should|might|may)\b(?! (?:well )?(?:have|'ve))|\b(if|would|can|will|shall|does|do|how|what|which|when|keep|keeps|prevent|avoid|in case|want to|wants to|wanted to|afraid|worried|not|never|without)\b|\b(are|is) (the|there|this|that|it)\b|n't\b/;
 
 /** What supposes or denies, also behind the subject. */
-const NOT_INSIDE = /\b(if|not|never|without|would|could|might)\b|n't\b/;
+const NOT_INSIDE =
+  /\b(if|not|never|without|would)\b|\b(?:could|might)\b(?! (?:well )?(?:have|'ve))|n't\b/;
 
 /** Words without a full stop are read in windows of this length, which overlap by half; no report is longer. */
 const WINDOW = 400;
@@ -76,6 +77,7 @@ function isOnlyAsked(sentence: string, at: number, inside: string): boolean {
     before.lastIndexOf(' but '),
     before.lastIndexOf(' and '),
     before.lastIndexOf(' so '),
+    before.lastIndexOf(' that '),
   );
   return NOT_SO.test(before.slice(clause + 1)) || NOT_INSIDE.test(inside);
 }
