@@ -44,8 +44,8 @@ it('raises most of what was kept apart, and none that is only alike', () => {
 });
 
 // A poison center and a vet are called for whatever was swallowed, however loosely it is said; common practice.
-describe('what was swallowed, in looser words', () => {
-  it.each([CORPUS.swallowedWorkedWith, CORPUS.swallowedHeldOut])(
+describe('what is said in looser words', () => {
+  it.each([CORPUS.swallowedWorkedWith, CORPUS.swallowedHeldOut, CORPUS.urgentOthers])(
     'is raised of %s, and nothing that is only alike',
     (file) => {
       const { raise, 'raise-not': alike } = read(file);

@@ -39,7 +39,7 @@ export const compileDangers = (dangers: readonly Danger[], words: Words): Danger
 
 /** What asks, supposes, wishes or denies, before the verb that would report the danger; what may have happened is none. */
 const NOT_SO =
-  /\b(?:could|should|might|may)\b(?! (?:well )?(?:have|'ve))|\b(if|would|can|will|shall|does|do|how|what|which|when|keep|keeps|prevent|avoid|in case|want to|wants to|wanted to|afraid|worried|not|never|without)\b|\b(are|is) (the|there|this|that|it)\b|n't\b/;
+  /\b(?:could|should|might|may)\b(?! (?:well )?(?:have|'ve))|\bcan\b(?! (?:of|smell|hear|see|feel|taste)\b)|\b(if|would|will|shall|does|do|how|what|which|when|keep|keeps|prevent|avoid|in case|want to|wants to|wanted to|afraid|worried|not|never|without)\b|\b(are|is) (the|there|this|that|it)\b|n't\b/;
 
 /** What supposes or denies, also behind the subject. */
 const NOT_INSIDE =
