@@ -323,6 +323,7 @@ function afterEvent(record: CaseRecord, event: LoggedEvent): CaseRecord {
         release: record.release && { ...record.release, note: '' },
         plants: record.plants.map((plant) => ({
           ...plant,
+          name: '',
           words: event.words[plant.id] ?? plant.words,
         })),
       };

@@ -105,7 +105,7 @@ const changeFor = (how: Forgetting, enquirer: CaseRecord['enquirer']): Change =>
 
 const plantWith = (plant: CasePlant, how: Forgetting, change: Change): CasePlant => ({
   ...plant,
-  name: change(plant.name),
+  name: '',
   words: change(plant.words),
   closingAnswer: how === 'all' ? null : answerWith(plant.closingAnswer, change),
   followUp: plant.followUp && { ...plant.followUp, note: change(plant.followUp.note) },
@@ -148,8 +148,9 @@ function eventWithout(event: LoggedEvent, how: Forgetting, change: Change): Logg
       return { ...event, words: {} };
     case 'enquirer-set':
       return { kind: event.kind };
+    // Each letter that was typed is an event of its own, and part of a name is not known as one.
     case 'plant-named':
-      return { ...event, name: change(event.name) };
+      return { ...event, name: '' };
     case 'note-added':
       return { ...event, note: { ...event.note, text: REMOVED } };
     case 'release-set':
