@@ -34,7 +34,7 @@ export const CORPUS = {
   urgentHeldOut: 'heldout/urgent',
   swallowedWorkedWith: 'train/urgent-swallowed',
   swallowedHeldOut: 'heldout/urgent-swallowed',
-  urgentOthers: 'train/urgent-others',
+  injuryFireFalling: 'train/urgent-injury-fire-falling',
   swallowedSecond: 'heldout/urgent-swallowed-second',
   /** Remarks with the sizes in them. */
   sizes: 'train/sizes',

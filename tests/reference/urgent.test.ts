@@ -45,7 +45,7 @@ it('raises most of what was kept apart, and none that is only alike', () => {
 
 // A poison center and a vet are called for whatever was swallowed, however loosely it is said; common practice.
 describe('what is said in looser words', () => {
-  it.each([CORPUS.swallowedWorkedWith, CORPUS.swallowedHeldOut, CORPUS.urgentOthers])(
+  it.each([CORPUS.swallowedWorkedWith, CORPUS.swallowedHeldOut, CORPUS.injuryFireFalling])(
     'is raised of %s, and nothing that is only alike',
     (file) => {
       const { raise, 'raise-not': alike } = read(file);

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 
 /** Typing has paused when no letter came for so long, in milliseconds. */
 const PAUSE_MS = 500;
@@ -20,15 +20,14 @@ export function useCalmValue<T>(value: T | null, words: string, about: string): 
   const [shown, setShown] = useState<Shown<T>>({ value, about, words });
   const isNew = shown.value === null || value === null || shown.about !== about;
   const isAtOnce = isNew || shown.words === words || endsSentence(words);
-  const next = useRef<Shown<T>>(shown);
   useEffect(() => {
-    next.current = { value, about, words };
     if (shown.value === value && shown.about === about) return undefined;
+    const next = { value, about, words };
     if (isAtOnce) {
-      setShown(next.current);
+      setShown(next);
       return undefined;
     }
-    const timer = setTimeout(() => setShown(next.current), PAUSE_MS);
+    const timer = setTimeout(() => setShown(next), PAUSE_MS);
     return () => clearTimeout(timer);
   }, [value, about, words, isAtOnce, shown]);
   return isAtOnce ? value : shown.value;

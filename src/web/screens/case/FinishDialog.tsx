@@ -65,7 +65,7 @@ export function FinishDialog({ record, answer, open, onClose, onSamples }: Finis
     onSamples();
     onClose();
   };
-  const handing = useHandingOver(onClose);
+  const handing = useHandingOver(open, onClose);
   const ends: Readonly<Record<string, () => void>> = {
     1: () => mayClose && close(),
     2: () => day !== '' && callBack(),

@@ -37,12 +37,12 @@ interface HandingOver {
   readonly handOver: () => void;
 }
 
-/** Hands the case to a colleague, or to whoever is free, with a note. */
-export function useHandingOver(onDone: () => void): HandingOver {
+/** Hands the case to a colleague, or to whoever is free, with a note; colleagues are asked for when it is open. */
+export function useHandingOver(open: boolean, onDone: () => void): HandingOver {
   const happen = useRecordEvent();
   const addNote = useAddNote();
   const me = useAppSelector(selectPerson);
-  const others = usePeople().filter(({ id }) => id !== me?.id);
+  const others = usePeople(open).filter(({ id }) => id !== me?.id);
   const [to, setTo] = useState('');
   const { text: note, take: setNote } = useDraft(`handover.${useCaseId()}`);
   const handOver = (): void => {
