@@ -13,6 +13,7 @@ main(async () => {
     [
       'src/server/main.ts',
       'src/server/consult/consultWorker.ts',
+      'src/server/towns/townsWorker.ts',
       '--bundle',
       '--platform=node',
       '--format=esm',

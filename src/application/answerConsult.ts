@@ -24,6 +24,7 @@ import { isAsking } from '../core/knowledge/careTopics.ts';
 import type { Compiled } from '../core/library/compile.ts';
 import type { CauseId, FindingId, PlantId } from '../core/schema/common.ts';
 import { onNarrowLeaf } from '../core/schema/plate.ts';
+import { regionOf } from '../core/schema/region.ts';
 import { fail, ok, type Result } from '../core/util/result.ts';
 import { findPlants } from '../core/language/plantNames.ts';
 import { tokenize } from '../core/language/tokens.ts';
@@ -55,6 +56,7 @@ import {
   type ConsultResponse,
   type Seen,
 } from '../contracts/consult.ts';
+import { allInSpelling, type Spelling } from '../wording/spelling.ts';
 import { problemFrom, type Problem } from '../contracts/problem.ts';
 
 const DEFAULT_SURE = 0.85;
@@ -153,6 +155,13 @@ export function observedDays(days: ConsultRequest['weather']): readonly WeatherD
     .sort((a, b) => a.day - b.day);
 }
 
+const STATE_ALONE: Problem = {
+  code: 'invalid-field',
+  field: 'state',
+  message: 'A state is known only with its country.',
+  cure: 'Send "country" too, for example "us" with "me".',
+};
+
 function toEnquiry(library: Compiled, request: ConsultRequest): Result<Enquiry, Problem> {
   const today = parseDay(request.date);
   if (!today.ok) throw new Error('the date was checked by the schema');
@@ -170,7 +179,8 @@ function toEnquiry(library: Compiled, request: ConsultRequest): Result<Enquiry, 
     if (!answer.ok) return answer;
     answers.push(answer.value);
   }
-  const { words, place, channel, approach, country = null } = request;
+  const { words, place, channel, approach, country = null, state = null } = request;
+  if (state !== null && country === null) return fail(STATE_ALONE);
   const experience = toExperience(library, request.experience);
   const asked = {
     words,
@@ -179,7 +189,7 @@ function toEnquiry(library: Compiled, request: ConsultRequest): Result<Enquiry, 
     plant: plant.value,
     channel,
     approach,
-    country,
+    region: regionOf(country, state),
   };
   const results = toResults(library, request.tests);
   const weather = observedDays(request.weather);
@@ -418,6 +428,14 @@ export function readEnquiry(library: Compiled, body: unknown): Result<Enquiry, P
   return request.success ? toEnquiry(library, request.data) : fail(problemFrom(request.error));
 }
 
+/** The spelling that a checked body asks for. */
+export const spellingOf = (body: unknown): Spelling =>
+  consultRequestSchema.shape.spelling
+    .catch('us')
+    .parse(
+      typeof body === 'object' && body !== null && 'spelling' in body ? body.spelling : undefined,
+    );
+
 /** Checks an unknown body, consults, and puts the answer into the form of the contract. */
 export function answerConsult(
   library: Compiled,
@@ -426,5 +444,6 @@ export function answerConsult(
 ): Result<ConsultResponse, Problem> {
   const enquiry = readEnquiry(library, body);
   if (!enquiry.ok) return enquiry;
-  return ok(toResponse(library, enquiry.value, consultant(enquiry.value)));
+  const response = toResponse(library, enquiry.value, consultant(enquiry.value));
+  return ok(allInSpelling(response, spellingOf(body)));
 }

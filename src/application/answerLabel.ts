@@ -6,7 +6,8 @@ import { ok, type Result } from '../core/util/result.ts';
 import { labelFactTexts, labelJobTexts, labelPointTexts } from '../wording/label.ts';
 import type { StoredLabel } from '../contracts/cases.ts';
 import type { Problem } from '../contracts/problem.ts';
-import { readEnquiry } from './answerConsult.ts';
+import { allInSpelling } from '../wording/spelling.ts';
+import { readEnquiry, spellingOf } from './answerConsult.ts';
 
 /** A label that was read out, for the enquiry of `body`. */
 export interface LabelQuery {
@@ -47,11 +48,14 @@ export function answerLabel(
     planned,
   });
   const { label, stand, treatment } = judged;
-  return ok({
-    stand,
+  const said = {
     points: labelPointTexts(judged),
     facts: labelFactTexts(label),
     job: labelJobTexts(judged),
+  };
+  return ok({
+    stand,
+    ...allInSpelling(said, spellingOf(body)),
     step: treatment !== null && planned.some((one) => one === treatment) ? treatment : null,
     keep: {
       text,

@@ -3,7 +3,8 @@ import { planSchedule, type PlanSchedule } from '../core/advice/planSchedule.ts'
 import type { Compiled } from '../core/library/compile.ts';
 import { ok, type Result } from '../core/util/result.ts';
 import { parseDay, type Day } from '../core/timing/calendar.ts';
-import { observedDays, readEnquiry } from './answerConsult.ts';
+import { allInSpelling } from '../wording/spelling.ts';
+import { observedDays, readEnquiry, spellingOf } from './answerConsult.ts';
 import type { CasePlan } from '../contracts/cases.ts';
 import type { ConsultRequest } from '../contracts/consult.ts';
 import type { Problem } from '../contracts/problem.ts';
@@ -36,25 +37,24 @@ export function answerSchedule(
   const { place: at, plant, today: called } = enquiry.value;
   const now = dayOrNull(today) ?? called;
   const { advice, plants } = consultant(enquiry.value);
-  return ok(
-    planSchedule(library, advice, {
-      at,
-      today: now > called ? now : called,
-      observed: observedDays(weather),
-      simulated,
-      plant: plant ?? plants[0]?.plant ?? null,
-      harvest: dayOrNull(plan.harvest),
-      labels: plan.labels,
-      seen: new Map(
-        Object.entries(plan.seen).flatMap(([event, on]) => {
-          const day = dayOrNull(on);
-          return day === null ? [] : [[event, day] as const];
-        }),
-      ),
-      done: plan.done.flatMap(({ step, on }) => {
+  const schedule = planSchedule(library, advice, {
+    at,
+    today: now > called ? now : called,
+    observed: observedDays(weather),
+    simulated,
+    plant: plant ?? plants[0]?.plant ?? null,
+    harvest: dayOrNull(plan.harvest),
+    labels: plan.labels,
+    seen: new Map(
+      Object.entries(plan.seen).flatMap(([event, on]) => {
         const day = dayOrNull(on);
-        return day === null ? [] : [{ step, on: day }];
+        return day === null ? [] : [[event, day] as const];
       }),
+    ),
+    done: plan.done.flatMap(({ step, on }) => {
+      const day = dayOrNull(on);
+      return day === null ? [] : [{ step, on: day }];
     }),
-  );
+  });
+  return ok(allInSpelling(schedule, spellingOf(body)));
 }

@@ -126,7 +126,7 @@ function compareWithGeneral(library: Library): void {
     almanac,
     today: dayOf(2026, 7, 10),
     since: null,
-    country: null,
+    region: null,
     experience: new Map(),
   };
   const network = buildNetwork(compiled, plant, circumstances);

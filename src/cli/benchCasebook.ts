@@ -147,6 +147,7 @@ const READER: Actor = {
   role: 'coordinator',
   clinicId: office.id,
   office,
+  spelling: null,
 };
 const [held] = (await db.execute<{ cases: number }>(sql`select count(*)::int as cases from cases`))
   .rows;

@@ -41,6 +41,8 @@ export const CORPUS = {
   furtherSizes: 'heldout/sizes',
   /** Calls from many countries, written before any cause had a range. */
   callsFromCountries: 'heldout/places',
+  /** Calls from states and provinces, written before any range or law knew one. */
+  callsFromStates: 'heldout/states',
   /** About what the library lacked: before the entries, and after them in other words. */
   gaps: ['heldout/gaps', 'heldout/gaps-second', 'heldout/gaps-third'],
   /** Facts of the trade, with what the answer must say. */

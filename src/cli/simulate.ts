@@ -173,7 +173,7 @@ const networksOf = (world: Compiled): readonly Network[] =>
       almanac,
       today,
       since: null,
-      country: null,
+      region: null,
       experience: new Map(),
     });
   });

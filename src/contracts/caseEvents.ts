@@ -19,7 +19,7 @@ import {
   releaseSchema,
   conflictSchema,
 } from './cases.ts';
-import { isoDateSchema, MAX_CHARACTERS, placeSchema } from './consult.ts';
+import { isoDateSchema, MAX_CHARACTERS, gardenSchema } from './consult.ts';
 import { consentChangeSchema, followUpSchema } from './followUps.ts';
 import { problemSchema } from './problem.ts';
 import { sampleChangeSchema, sampleSchema } from './samples.ts';
@@ -47,7 +47,7 @@ export const caseEventSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('plant-chosen'), plantId, plant: textSchema(80).nullable() }),
   z.strictObject({ kind: z.literal('date-set'), plantId, date: isoDateSchema }),
-  z.strictObject({ kind: z.literal('place-set'), plantId, place: placeSchema }),
+  z.strictObject({ kind: z.literal('place-set'), plantId, place: gardenSchema }),
   z.strictObject({ kind: z.literal('approach-set'), plantId, approach: z.enum(APPROACHES) }),
   z.strictObject({ kind: z.literal('answer-given'), plantId, answer: storedAnswerSchema }),
   /** Takes one answer back, and no newer one about the same finding. */

@@ -1,9 +1,16 @@
 import { z } from 'zod';
-import { countrySchema } from '../core/schema/place.ts';
+import { countrySchema, stateSchema } from '../core/schema/place.ts';
+import { SPELLINGS } from '../wording/spelling.ts';
 import { APPROACHES, CHANNELS } from '../core/advice/context.ts';
 import { RELEASE_STATES } from './access.ts';
 import { CONFIRMATIONS } from '../core/diagnosis/learning.ts';
-import { consultResponseSchema, isoDateSchema, placeSchema, seenSchema } from './consult.ts';
+import {
+  consultResponseSchema,
+  gardenSchema,
+  isoDateSchema,
+  placeSchema,
+  seenSchema,
+} from './consult.ts';
 import { consentSchema, followUpSchema, NO_CONSENT } from './followUps.ts';
 import { MAX_SAMPLES, sampleSchema } from './samples.ts';
 import { textSchema } from './storableText.ts';
@@ -169,7 +176,7 @@ export const casePlantSchema = z.strictObject({
   /** Plant id set by the advisor; null while it is taken from the words. */
   plant: z.string().nullable(),
   date: isoDateSchema,
-  place: placeSchema,
+  place: gardenSchema,
   approach: z.enum(APPROACHES),
   answers: z.array(storedAnswerSchema),
   knowledgeVersion: z.string().nullable(),
@@ -310,6 +317,8 @@ export const clinicSchema = z.object({
   place: placeSchema,
   /** By ISO 3166; null where it was not set. */
   country: countrySchema.nullable(),
+  /** Part of the country by ISO 3166-2; null where it was not set, and then the strictest of its rules hold. */
+  state: stateSchema.nullable(),
   today: isoDateSchema,
   /** The clock of the server, by which waiting is counted. */
   now: z.iso.datetime(),
@@ -321,6 +330,8 @@ export const clinicSchema = z.object({
   languages: z.string(),
   /** How people here mostly want to garden; a new case begins with it. */
   approach: z.enum(APPROACHES),
+  /** Of the texts that its people read, unless they choose their own. */
+  spelling: z.enum(SPELLINGS),
 });
 export type Clinic = z.infer<typeof clinicSchema>;
 
@@ -339,10 +350,12 @@ export const clinicSettingsSchema = z.strictObject({
   place: placeSchema.optional(),
   /** Null goes by the nearest reference place. */
   country: countrySchema.nullable().optional(),
+  state: stateSchema.nullable().optional(),
   address: textSchema(MAX_ADDRESS).trim().optional(),
   hours: textSchema(MAX_ADDRESS).trim().optional(),
   languages: textSchema(MAX_NAME).trim().optional(),
   approach: z.enum(APPROACHES).optional(),
+  spelling: z.enum(SPELLINGS).optional(),
 });
 export type ClinicSettingsChange = z.infer<typeof clinicSettingsSchema>;
 

@@ -27,6 +27,7 @@ import { forgetSchema } from './forgetting.ts';
 import { auditPageSchema } from './people.ts';
 import { importedSchema, importWeatherSchema, weatherSchema } from './weather.ts';
 import { caseChangedSchema } from './live.ts';
+import { townsSchema } from './towns.ts';
 import type { ApiRoute } from './apiRoute.ts';
 
 const caseAnswer = z.object({ case: caseRecordSchema });
@@ -244,6 +245,18 @@ export const CLINIC_ROUTES: readonly ApiRoute[] = [
     path: '/clinic/phrases',
     summary: 'Words that advisors tied to findings.',
     answer: tiedPhrasesSchema,
+  },
+  {
+    method: 'get',
+    path: '/towns',
+    summary: 'Towns of a name, or the place of a postcode.',
+    query: {
+      words:
+        'A name, a name with its state or country, or a postcode of the United States or Canada.',
+      lat: 'Latitude near which towns come first.',
+      lon: 'Longitude near which towns come first.',
+    },
+    answer: townsSchema,
   },
   { method: 'get', path: '/weather', summary: 'Days of the station.', answer: weatherSchema },
   {

@@ -6,7 +6,8 @@ import { REQUEST_KINDS } from '../core/language/requests.ts';
 import { RUNGS } from '../core/schema/treatment.ts';
 import { CATEGORIES } from '../core/schema/cause.ts';
 import { CALLS } from '../core/schema/danger.ts';
-import { countrySchema } from '../core/schema/place.ts';
+import { countrySchema, stateSchema } from '../core/schema/place.ts';
+import { SPELLINGS } from '../wording/spelling.ts';
 import { parseDay } from '../core/timing/calendar.ts';
 
 /** Longest account of one enquiry, in characters: several pages of a letter. */
@@ -30,6 +31,14 @@ export const placeSchema = z.strictObject({
     .max(6000, 'must be metres between -450 and 6000')
     .optional(),
 });
+
+/** The place of a garden: with the town that it was found by, whose law holds there. */
+export const gardenSchema = placeSchema.extend({
+  town: z.string().max(120).optional(),
+  country: countrySchema.optional(),
+  state: stateSchema.optional(),
+});
+export type Garden = z.infer<typeof gardenSchema>;
 
 /** What stands before the id of a danger in an answer that it was dealt with. */
 export const HANDLED = 'handled-';
@@ -71,6 +80,10 @@ export const consultRequestSchema = z.strictObject({
   place: placeSchema,
   /** By ISO 3166, for whom to call in danger; left out, that of the nearest reference place. */
   country: countrySchema.optional(),
+  /** Part of the country by ISO 3166-2, for its own rules; needs `country`. Left out, that of a reference place nearby, or the strictest rules hold. */
+  state: stateSchema.optional(),
+  /** Of the texts of the answer. */
+  spelling: z.enum(SPELLINGS).default('us'),
   plant: z.string().min(1).max(80).optional(),
   channel: z.enum(CHANNELS).default('phone'),
   approach: z.enum(APPROACHES).default('integrated'),
@@ -172,7 +185,7 @@ export const consultResponseSchema = z.object({
         .nullable(),
       /** Confirmed here so often (weighted), and so much likelier for it before any evidence. */
       seenHere: z.object({ cases: z.number(), factor: z.number() }).nullable(),
-      /** How it stands in the country; null where its range is not known. */
+      /** How it stands in the country or state; null where its range is not known. */
       here: z
         .enum(PRESENCES)
         .nullable()

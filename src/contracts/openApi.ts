@@ -9,6 +9,7 @@ import {
   linkSchema,
   newPasskeySchema,
   newPasswordSchema,
+  ownSpellingSchema,
   newPersonSchema,
   passkeyOptionsSchema,
   passkeySignInSchema,
@@ -115,6 +116,13 @@ const SERVER_ROUTES: readonly ApiRoute[] = [
     summary: 'Removes a passkey of whoever asks.',
     body: removePasskeySchema,
     answer: passkeysSchema,
+  },
+  {
+    method: 'post',
+    path: '/people/me/spelling',
+    summary: 'Sets the spelling in which somebody reads texts.',
+    body: ownSpellingSchema,
+    answer: ownSpellingSchema,
   },
   {
     method: 'post',

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SPELLINGS } from '../wording/spelling.ts';
 import { ROLES } from './access.ts';
 import { MAX_NAME } from './cases.ts';
 import { textSchema } from './storableText.ts';
@@ -37,6 +38,8 @@ export const sessionSchema = z.object({
   demo: z.array(personSchema.pick({ id: true, name: true, role: true })),
   /** Nobody can sign in yet: the first coordinator is made by the link that the server printed. */
   firstRun: z.boolean(),
+  /** In which spelling the person reads texts; null for that of the clinic. */
+  spelling: z.enum(SPELLINGS).nullable(),
 });
 export type SessionState = z.infer<typeof sessionSchema>;
 
@@ -100,6 +103,10 @@ export const takeLinkSchema = z.strictObject({
   email: email.optional(),
 });
 export type TakeLink = z.infer<typeof takeLinkSchema>;
+
+/** Body of `POST /api/people/me/spelling`; null takes that of the clinic. */
+export const ownSpellingSchema = z.strictObject({ spelling: z.enum(SPELLINGS).nullable() });
+export type OwnSpelling = z.infer<typeof ownSpellingSchema>;
 
 /** Body of `POST /api/people/me/password`. */
 export const newPasswordSchema = z.strictObject({ current: typedPassword, next: password });

@@ -25,6 +25,8 @@ import { handleErrors, MAX_BODY_BYTES, sendProblem } from './http/problems.ts';
 import { shedLoad } from './http/shedLoad.ts';
 import { storableBody } from './http/storableBody.ts';
 import { sendLibrary } from './knowledge/sendLibrary.ts';
+import { townRoutes } from './towns/routes.ts';
+import type { TownsPool } from './towns/townsPool.ts';
 import { weatherRoutes } from './weather/routes.ts';
 
 /** What the application is made of. */
@@ -42,6 +44,7 @@ export interface AppParts extends Door {
   readonly proxies: number | string | false;
   readonly library: Library;
   readonly consult: ConsultPool['consult'];
+  readonly findTowns: TownsPool['find'];
   readonly log: Logger;
   /** Folder of the built interface; null serves the interface's routes from elsewhere. */
   readonly webFolder: string | null;
@@ -95,6 +98,7 @@ function apiRoutes(parts: AppParts): express.Router {
   routes.use('/people', peopleRoutes(parts));
   routes.use('/audit', auditRoutes(parts));
   routes.use('/clinic', clinicRoutes(parts));
+  routes.use('/towns', townRoutes(parts, parts.findTowns));
   routes.use('/weather', weatherRoutes(parts));
   routes.use('/cases', caseRoutes(parts));
   routes.use('/casebook', casebookRoutes(parts));

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { countrySchema } from '../core/schema/place.ts';
+import { countrySchema, stateSchema } from '../core/schema/place.ts';
 import { parseDay } from '../core/timing/calendar.ts';
 import { fail, ok, type Result } from '../core/util/result.ts';
 
@@ -36,6 +36,8 @@ const configSchema = z.object({
     .optional(),
   /** Country of the clinic, by which people to call in danger are named; else that of the nearest reference place. */
   SOUNDING_COUNTRY: countrySchema.optional(),
+  /** State or province of the clinic in that country, by which its law goes; left out, the strictest rules hold. */
+  SOUNDING_STATE: stateSchema.optional(),
   /** Longest time of one consultation; a longer one is refused. */
   CONSULT_SECONDS: z.coerce
     .number({ error: 'CONSULT_SECONDS must be a number of seconds' })

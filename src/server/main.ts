@@ -22,6 +22,7 @@ import { DatabaseFeed } from './live/feed.ts';
 import type { Library } from '../core/schema/library.ts';
 import { issueLine } from '../wording/libraryFaults.ts';
 import { readCheckedLibrary } from './knowledge/loadLibrary.ts';
+import { openTownsPool } from './towns/townsPool.ts';
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 const MIGRATIONS = resolve('src/server/db/migrations');
@@ -43,9 +44,10 @@ interface Prepared {
   readonly link: string | null;
 }
 
-const clinicSettings = ({ SOUNDING_TODAY, SOUNDING_COUNTRY }: Config): ClinicSettings => ({
-  pinnedDay: SOUNDING_TODAY,
-  country: SOUNDING_COUNTRY,
+const clinicSettings = (config: Config): ClinicSettings => ({
+  pinnedDay: config.SOUNDING_TODAY,
+  country: config.SOUNDING_COUNTRY,
+  state: config.SOUNDING_STATE,
 });
 
 /** Brings the tables to this version by who owns them; false when a newer version has been at them. */
@@ -144,6 +146,7 @@ const pool = openConsultPool({
   limitMs: CONSULT_SECONDS * 1000,
   maxWaiting: 100,
 });
+const towns = openTownsPool(resolve('dist/server/townsWorker.js'));
 const { link } = await prepareWhenUp(connection, config.value, {
   library: library.value,
   consult: pool.consult,
@@ -160,6 +163,7 @@ const server = createServer(
     proxies: proxiesOf(TRUST_PROXY),
     library: library.value,
     consult: pool.consult,
+    findTowns: towns.find,
     log,
     webFolder: resolve('dist/web'),
   }),
@@ -205,9 +209,12 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     void feed.close();
     server.closeIdleConnections();
     server.close(() => {
-      void Promise.allSettled([pool.close(), connection.close(), replica?.close()]).then(() =>
-        process.exit(0),
-      );
+      void Promise.allSettled([
+        pool.close(),
+        towns.close(),
+        connection.close(),
+        replica?.close(),
+      ]).then(() => process.exit(0));
     });
   });
 }

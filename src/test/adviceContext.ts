@@ -16,7 +16,7 @@ export function adviceContext(
     kinds: [],
     approach: 'integrated',
     channel: 'phone',
-    country: null,
+    region: null,
     laws: [],
     job: { sizes: [], weeksPlanted: null, winter: false, acidLoving: false },
     reported: new Set(),

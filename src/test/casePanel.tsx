@@ -88,7 +88,7 @@ interface Shown extends RenderResult {
 /** Draws a panel of a case whose record the page has loaded. */
 export function showPanel(panel: ReactElement, change: Partial<CaseRecord> = {}): Shown {
   const record = { ...OPENED_CASE, ...change };
-  store.dispatch(sessionRead({ person: ADVISOR, demo: [], firstRun: false }));
+  store.dispatch(sessionRead({ person: ADVISOR, demo: [], firstRun: false, spelling: null }));
   store.dispatch(caseLoaded({ record, pending: [], refused: [] }));
   const drawn = render(
     <Provider store={store}>

@@ -6,7 +6,7 @@ export const enquiry = (words: string, change: Partial<Enquiry> = {}): Enquiry =
   words,
   today: day('2026-06-13'),
   place: { lat: 40, lon: -83 },
-  country: null,
+  region: null,
   plant: null,
   channel: 'phone',
   approach: 'integrated',

@@ -85,6 +85,8 @@ export async function openServer(
     proxies,
     library,
     consult: consultHere(),
+    findTowns: ({ words, lat, lon }) =>
+      Promise.resolve([{ name: words, country: 'us', state: null, lat, lon }]),
     log: pino({ level: 'warn' }, { write: log }),
     webFolder: null,
   });

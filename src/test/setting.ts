@@ -30,5 +30,5 @@ export const circumstancesAt = (library: Pick<Compiled, 'places'>): Circumstance
   today: day('2026-06-13'),
   since: null,
   experience: new Map(),
-  country: null,
+  region: null,
 });

@@ -9,12 +9,13 @@ import type {
   Referral,
   StepText,
 } from '../core/advice/messages.ts';
-import type { LawOffice } from '../core/schema/law.ts';
+import type { LawOffice, LawScope } from '../core/schema/law.ts';
 import type { Channel } from '../core/advice/context.ts';
 import type { Day } from '../core/timing/calendar.ts';
 import type { WindowState } from '../core/timing/windows.ts';
 import { dayInWords } from './days.ts';
 import { midSentence } from './midSentence.ts';
+import { regionName } from './regions.ts';
 
 /** Codes that carry data, and so are worded by a function. */
 type WithData =
@@ -67,16 +68,18 @@ const OFFICES: Readonly<Record<LawOffice, string>> = {
   'water-supplier': 'the water supplier',
 };
 
-const COUNTRIES = new Intl.DisplayNames(['en-US'], { type: 'region' });
+const UNKNOWN: Readonly<Partial<Record<LawScope, string>>> = {
+  'country-unknown': 'The country is not known, so the strictest rule holds:',
+  'state-unknown': 'The state or province is not known, so the strictest rule holds:',
+};
 
 /** The rule of a place, with where it holds and who knows it. */
-function localLawText({ say, country, inParts, who }: LocalLaw): string {
+function localLawText({ say, region, scope, who }: LocalLaw): string {
   const known = `Ask ${OFFICES[who]}.`;
-  if (country === null)
-    return `The country is not known, so the strictest rule holds: ${say} ${known}`;
-  const name = COUNTRIES.of(country.toUpperCase()) ?? country;
-  const within = inParts ? `in parts of ${name}` : name;
-  return `Local rule (${within}): ${say} ${known}`;
+  const unknown = UNKNOWN[scope];
+  if (unknown !== undefined || region === null) return `${unknown ?? ''} ${say} ${known}`;
+  const name = regionName(region);
+  return `Local rule (${scope === 'in-parts' ? `in parts of ${name}` : name}): ${say} ${known}`;
 }
 
 /** Why something is not to be done. */

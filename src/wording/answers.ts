@@ -5,7 +5,14 @@ import type { Act } from '../core/language/requests.ts';
 import type { HARM } from '../core/schema/scale.ts';
 import type { Harm } from '../core/schema/cause.ts';
 import type { Day } from '../core/timing/calendar.ts';
-import { cautionText, likelihoodWords, notDoingText, stepText, whenText } from './advice.ts';
+import {
+  cautionText,
+  likelihoodWords,
+  notDoingText,
+  referralText,
+  stepText,
+  whenText,
+} from './advice.ts';
 import { stepAmountText } from './stepAmounts.ts';
 import { sumText, workedText } from './measures.ts';
 import { reportText } from './report.ts';
@@ -157,6 +164,8 @@ function replyText(reply: Reply, today: Day): string {
       return `No: nothing that helps against ${midSentence(reply.cause)} calls for ${ACT_WORDS[reply.act]}.`;
     case 'not-first':
       return `Not first: the plan does without. Where it does not hold: ${list(reply.treatments.map(midSentence), 'or')}; the label and local rules decide. ${reply.how}`;
+    case 'referred':
+      return `Not by yourself: that is for ${list(reply.to.map(referralText), 'or')}. ${[reply.how, ...reply.cautions.map(cautionText)].join(' ')}`;
     case 'theory':
       return theoryText(reply);
     default:

@@ -57,6 +57,8 @@ export function faultText(fault: LibraryFault): string {
     case 'months-crossed':
     case 'id-form':
     case 'country-form':
+    case 'state-form':
+    case 'region-form':
     case 'no-pattern':
     case 'closed-season':
     case 'no-amount':
@@ -81,6 +83,10 @@ function fieldText(fault: FieldFault): string {
       return 'an id is lower-case words joined by hyphens, for example "early-blight"';
     case 'country-form':
       return 'a country is two small letters, for example "us"';
+    case 'state-form':
+      return 'a state is its short code in small letters, without the country, for example "me"';
+    case 'region-form':
+      return 'a region is a country in two small letters, or that with its state, for example "us" or "us-me"';
     case 'no-pattern':
       return 'is no regular expression';
     case 'closed-season':

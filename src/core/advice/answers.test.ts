@@ -133,19 +133,21 @@ describe('leave to do something', () => {
         why: { code: 'not-organic' },
       });
     });
-    it('is not offered where it is the work of others', () => {
+    it('is referred where it is the work of others', () => {
       expect(reply('may-do', { options: [option(cut, { referTo: ['arborist'] })] }, 'cut')).toEqual(
-        {
-          code: 'no-need',
-          act: 'cut',
-          cause: 'Pest',
-        },
+        { code: 'referred', to: ['arborist'], how: 'Do it.', cautions: [] },
       );
     });
   });
 
   describe('of work that has no name', () => {
     const words = 'can I put onions there';
+    it('is answered by what the plan does without and speaks of the same things', () => {
+      const trap = option({ name: 'Traps in the runs' });
+      const asked = { words: 'can I set a trap', options: [trap] };
+      expect(reply('may-do', asked)).toMatchObject({ code: 'not-first', treatments: ['Traps in the runs'] });
+      expect(reply('may-do', { ...asked, options: [] })).toEqual({ code: 'not-covered' });
+    });
     it('is answered by what the plan refuses or does with the same things', () => {
       const refused = {
         text: 'Onions after onions',

@@ -12,7 +12,7 @@ import { hiddenBy } from './approach.ts';
 import type { AssessedTreatment } from './safetyJudge.ts';
 import type { Advice, Step } from './plan.ts';
 import type { AdviceContext } from './context.ts';
-import type { Caution, NotDoingReason } from './messages.ts';
+import type { Caution, NotDoingReason, Referral } from './messages.ts';
 import { isPesticide } from './safetyRules.ts';
 import type { Lead } from './verdict.ts';
 import { contentOf, speaksOf } from './sameThing.ts';
@@ -50,6 +50,13 @@ export type Reply =
   | { readonly code: 'no-need'; readonly act: Act; readonly cause: string }
   /** It helps against the cause, but the plan does without it; names of the treatments. */
   | { readonly code: 'not-first'; readonly treatments: readonly string[]; readonly how: string }
+  /** Only those who are named may do it, and so. */
+  | {
+      readonly code: 'referred';
+      readonly to: readonly Referral[];
+      readonly how: string;
+      readonly cautions: readonly Caution[];
+    }
   | TheoryReply
   | {
       readonly code:
@@ -153,13 +160,17 @@ function isProblem({ advice, lead, context }: Answerable): Reply {
 const saidIn = ({ words }: Answerable, { span }: Request): string =>
   words.slice(span.start, span.end);
 
-/** Work that has no name here ("put onions there"): what the plan or its warnings say of the same things. */
+/** Work that has no name here ("put onions there", "set a trap"): what the plan, its warnings or what it does without say of the same things. */
 function unnamedWork(about: Answerable, request: Request): Reply {
   const content = contentOf(saidIn(about, request));
   const refused = about.advice.notDoing.find(({ text }) => speaksOf(text, content));
   if (refused) return { code: 'no', ...refused };
   const steps = doable(about).filter((step) => speaksOf(textOf(step), content));
-  return steps.length > 0 ? stepsFrom('none', steps) : { code: 'not-covered' };
+  if (steps.length > 0) return stepsFrom('none', steps);
+  const others = about.options.filter(({ candidate: { treatment, text } }) =>
+    speaksOf(`${treatment.name} ${text}`, content),
+  );
+  return outsidePlan(others, about.context) ?? { code: 'not-covered' };
 }
 
 /** To cut something off and to pick it off are one thing to who asks. */
@@ -192,27 +203,35 @@ function mayDo(about: Answerable, request: Request): Reply {
   if (done.length > 0) return stepsFrom('yes', done);
   if (refused) return { code: 'no', ...refused };
   if (!lead || advice.verdict === 'find-out') return { code: 'find-out-first' };
-  return outsidePlan(about, act, lead);
+  const others = about.options.filter(({ candidate }) =>
+    isWork(candidate.treatment, candidate.text, act),
+  );
+  return outsidePlan(others, about.context) ?? { code: 'no-need', act, cause: lead.cause.name };
 }
 
-/** Work that the plan does without: forbidden, hidden by the approach, kept for later, or of no use. */
-function outsidePlan({ options, context }: Answerable, act: Act, lead: Lead): Reply {
-  const others = options
-    .filter(({ candidate }) => isWork(candidate.treatment, candidate.text, act))
-    .map(({ candidate: { treatment, text }, forbidden, referTo }) => ({
-      text: treatment.name,
-      how: text,
-      why: forbidden ?? hiddenBy(context.approach, treatment),
-      own: referTo.length === 0,
-    }));
-  const open = others.filter(({ why, own }) => why === null && own);
+/** Work that the plan does without: kept for later, forbidden, hidden by the approach, or for others to do. Null where there is none. */
+function outsidePlan(
+  options: readonly AssessedTreatment[],
+  { approach }: AdviceContext,
+): Reply | null {
+  const others = options.map(
+    ({ candidate: { treatment, text }, forbidden, referTo, cautions }) => ({
+      ...{ text: treatment.name, how: text, referTo, cautions },
+      why: forbidden ?? hiddenBy(approach, treatment),
+    }),
+  );
+  const allowed = others.filter(({ why }) => why === null);
+  const open = allowed.filter(({ referTo }) => referTo.length === 0);
   const [first] = open;
   if (first) {
     const treatments = open.slice(0, MAX_STEPS).map(({ text }) => text);
     return { code: 'not-first', treatments, how: first.how };
   }
   for (const { text, why } of others) if (why !== null) return { code: 'no', text, why };
-  return { code: 'no-need', act, cause: lead.cause.name };
+  const [referred] = allowed;
+  if (!referred) return null;
+  const { how, referTo: to, cautions } = referred;
+  return { code: 'referred', to, how, cautions };
 }
 
 function how(about: Answerable): Reply {

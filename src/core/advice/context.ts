@@ -1,5 +1,5 @@
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
-import type { Law } from '../schema/law.ts';
+import type { LawHere } from '../schema/law.ts';
 import type { Traits } from '../schema/plant.ts';
 import type { Job } from './forSize.ts';
 import type { Almanac } from '../timing/almanac.ts';
@@ -22,10 +22,10 @@ export interface AdviceContext {
   readonly kinds: readonly PlantId[];
   readonly approach: Approach;
   readonly channel: Channel;
-  /** By ISO 3166; null where it is not known. */
-  readonly country: string | null;
-  /** Those of the country; of all countries where it is not known. */
-  readonly laws: readonly Law[];
+  /** Country or its part by ISO 3166; null where it is not known. */
+  readonly region: string | null;
+  /** Those of the region, see {@link lawsOf}. */
+  readonly laws: readonly LawHere[];
   /** What is known of the size of the work. */
   readonly job: Job;
   /** Findings reported as true. */

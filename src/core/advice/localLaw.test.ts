@@ -2,13 +2,13 @@ import { adviceContext } from '../../test/adviceContext.ts';
 import { candidateOf, causeWith, suspectOf } from '../../test/candidate.ts';
 import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
 import { day, plantId } from '../../test/setting.ts';
-import { lawSchema, lawsOf, type Law } from '../schema/law.ts';
+import { lawSchema, lawsOf, type Law, type LawHere, type LawScope } from '../schema/law.ts';
 import { areaSchema } from '../schema/range.ts';
 import { placeSchema } from '../schema/place.ts';
 import type { WindowState } from '../timing/windows.ts';
 import type { Candidate } from './candidates.ts';
 import type { AdviceContext } from './context.ts';
-import { lawsOn, localLaw, mattersOf } from './localLaw.ts';
+import { lawsOn, lawsOnPlant, localLaw, mattersOf } from './localLaw.ts';
 import { judge } from './safetyJudge.ts';
 
 const places = [placeSchema.parse(REFERENCE_PLACE)];
@@ -27,6 +27,11 @@ const law = (change: Record<string, unknown>): Law =>
     ...change,
   });
 
+const here = (change: Record<string, unknown>, scope: LawScope = 'there'): LawHere => ({
+  law: law(change),
+  scope,
+});
+
 const candidate = (treatment: Record<string, unknown>, state?: WindowState): Candidate => {
   const made = candidateOf(treatment, [
     { suspect: suspectOf(causeWith({ category: 'insect' }), 0.9), effect: 0.6 },
@@ -35,14 +40,14 @@ const candidate = (treatment: Record<string, unknown>, state?: WindowState): Can
 };
 
 const at = (change: Partial<AdviceContext> = {}, today = '2026-05-10'): AdviceContext =>
-  adviceContext({ places }, 40, today, { country: 'de', ...change });
+  adviceContext({ places }, 40, today, { region: 'de', ...change });
 
 const felling = candidate({ matters: ['felling'] });
 const rule = (change: Record<string, unknown> = {}) => ({
   code: 'local-law',
   say: SAY,
-  country: 'de',
-  inParts: false,
+  region: 'de',
+  scope: 'there',
   who: 'council',
   ...change,
 });
@@ -86,10 +91,10 @@ describe('whom a law concerns', () => {
     ['another plant', { plants: ['oak'] }, { kinds: [plantId('rose')] }],
     ['another cause', { causes: ['moles'] }, {}],
   ])('nobody, for %s', (_, change, context) => {
-    expect(lawsOn(felling, at({ ...context, laws: [law(change)] }))).toEqual([]);
+    expect(lawsOn(felling, at({ ...context, laws: [here(change)] }))).toEqual([]);
   });
   it('the plants of a group', () => {
-    const oaks = law({ plants: ['oak'] });
+    const oaks = here({ plants: ['oak'] });
     const kinds = [plantId('white-oak'), plantId('oak')];
     expect(lawsOn(felling, at({ kinds, laws: [oaks] }))).toEqual([oaks]);
   });
@@ -97,10 +102,10 @@ describe('whom a law concerns', () => {
 
 describe('what a law makes of a step', () => {
   it('forbids it', () => {
-    expect(localLaw(law({}))(felling, at())).toEqual({ kind: 'forbid', reason: rule() });
+    expect(localLaw(here({}))(felling, at())).toEqual({ kind: 'forbid', reason: rule() });
   });
   it('says that one must ask first', () => {
-    expect(localLaw(law({ effect: 'ask-first' }))(felling, at())).toEqual({
+    expect(localLaw(here({ effect: 'ask-first' }))(felling, at())).toEqual({
       kind: 'caution',
       caution: rule(),
     });
@@ -109,24 +114,35 @@ describe('what a law makes of a step', () => {
     ['wildlife-office', 'wildlife-office'],
     ['pesticide-office', 'licensed-applicator'],
   ])('refers what needs a licence that %s knows to %s', (who, to) => {
-    expect(localLaw(law({ effect: 'licence', who }))(felling, at())).toEqual({
+    expect(localLaw(here({ effect: 'licence', who }))(felling, at())).toEqual({
       kind: 'refer',
       to,
       caution: rule({ who }),
     });
   });
-  it('only says what holds in parts of a known country', () => {
-    const inParts = law({ inParts: true });
-    expect(localLaw(inParts)(felling, at())).toEqual({
+  it('only says what holds in parts of a known region', () => {
+    expect(localLaw(here({}, 'in-parts'))(felling, at())).toEqual({
       kind: 'caution',
-      caution: rule({ inParts: true }),
+      caution: rule({ scope: 'in-parts' }),
     });
-    expect(localLaw(inParts)(felling, at({ country: null })).kind).toBe('forbid');
+  });
+  it.each(['state-unknown', 'country-unknown'] as const)('is as strict with its %s', (scope) => {
+    const unknown = here({ inParts: true }, scope);
+    expect(localLaw(unknown)(felling, at())).toEqual({ kind: 'forbid', reason: rule({ scope }) });
   });
 });
 
+it('says of a plant what the law says of growing it', () => {
+  const listed = here({ matters: ['growing-the-plant'], plants: ['butterfly-bush'] });
+  const said = (...kinds: string[]) =>
+    lawsOnPlant(at({ kinds: kinds.map(plantId), laws: [listed, here({})] }));
+  expect(said('butterfly-bush', 'shrub')).toEqual([rule()]);
+  expect(said('shrub')).toEqual([]);
+  expect(said()).toEqual([]);
+});
+
 describe('a closed season', () => {
-  const birds = law({ effect: 'closed-season', closed: { from: '03-01', to: '09-30' } });
+  const birds = here({ effect: 'closed-season', closed: { from: '03-01', to: '09-30' } });
   const until = (today: string, state: WindowState) =>
     localLaw(birds)(candidate({ matters: ['felling'] }, state), at({}, today));
   it('moves the step to the day after it', () => {
@@ -153,7 +169,7 @@ describe('a closed season', () => {
     expect(until('2026-05-10', { kind: 'watch' }).kind).toBe('caution');
   });
   it('may last over the turn of the year', () => {
-    const winter = law({ effect: 'closed-season', closed: { from: '11-01', to: '02-15' } });
+    const winter = here({ effect: 'closed-season', closed: { from: '11-01', to: '02-15' } });
     const on = (today: string) => localLaw(winter)(felling, at({}, today));
     expect(on('2026-12-20')).toMatchObject({ until: day('2027-02-16') });
     expect(on('2027-01-10')).toMatchObject({ until: day('2027-02-16') });
@@ -168,29 +184,36 @@ describe('a closed season', () => {
 it('is applied to every step beside the rules of safety', () => {
   const judged = judge(candidate({ matters: ['felling'] }, open('2026-05-01', '2026-12-01')), {
     ...at(),
-    laws: [law({ effect: 'closed-season', closed: { from: '03-01', to: '09-30' } })],
+    laws: [here({ effect: 'closed-season', closed: { from: '03-01', to: '09-30' } })],
   });
   expect(judged.notBefore).toBe(day('2026-10-01'));
-  const refused = judge(felling, { ...at(), laws: [law({})] });
+  const refused = judge(felling, { ...at(), laws: [here({})] });
   expect(refused.forbidden).toEqual(rule());
 });
 
-describe('the laws of a country', () => {
+describe('the laws of a region', () => {
   const eu = areaSchema.parse({
     id: 'eu',
     name: 'The Union',
-    countries: ['de', 'fr'],
+    regions: ['de', 'fr'],
     source: 'practice',
   });
   const areas = new Map([[eu.id, eu]]);
-  const laws = [law({ where: ['de'] }), law({ where: ['eu'] }), law({ where: ['us'] })];
+  const laws = [
+    law({ where: ['de'] }),
+    law({ where: ['eu'], inParts: true }),
+    law({ where: ['us'] }),
+    law({ where: ['us-me', 'us-ny'] }),
+  ];
   it.each([
-    ['de', 2],
-    ['fr', 1],
-    ['us', 1],
-    ['jp', 0],
-    [null, 3],
-  ])('%s has %d', (country, count) => {
-    expect(lawsOf(laws, country, areas)).toHaveLength(count);
+    ['de', ['there', 'in-parts']],
+    ['fr', ['in-parts']],
+    ['us-me', ['there', 'there']],
+    ['us-oh', ['there']],
+    ['us', ['there', 'state-unknown']],
+    ['jp', []],
+    [null, Array(4).fill('country-unknown')],
+  ])('%s has those that hold %j', (region, scopes) => {
+    expect(lawsOf(laws, region, areas).map(({ scope }) => scope)).toEqual(scopes);
   });
 });

@@ -1,5 +1,5 @@
 import type { Channel } from './context.ts';
-import type { LawOffice } from '../schema/law.ts';
+import type { LawOffice, LawScope } from '../schema/law.ts';
 import type { Day } from '../timing/calendar.ts';
 
 /** Words of the library, which come in its own language. */
@@ -8,14 +8,13 @@ export interface LibraryText {
   readonly text: string;
 }
 
-/** A rule of a place. `country` by ISO 3166, null where it is not known and the strictest holds. */
+/** A rule of a place. `region` by ISO 3166, null where it is not known. */
 export interface LocalLaw {
   readonly code: 'local-law';
   /** The library's sentence. */
   readonly say: string;
-  readonly country: string | null;
-  /** It holds in parts of the country only. */
-  readonly inParts: boolean;
+  readonly region: string | null;
+  readonly scope: LawScope;
   readonly who: LawOffice;
 }
 
@@ -93,7 +92,7 @@ export type NextWindow = { readonly from: Day; readonly to: Day } | null;
 /** The advice in one breath. */
 export type Headline =
   | { readonly code: 'no-cause-yet' }
-  /** Its signs were reported, but it is not known in the country; `probability` is from 0 to 1. */
+  /** Its signs were reported, but it is not known in the region; `probability` is from 0 to 1. */
   | { readonly code: 'not-known-here'; readonly cause: string; readonly probability: number }
   /** The library's sentences about a danger. */
   | { readonly code: 'urgent'; readonly say: string }

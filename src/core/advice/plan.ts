@@ -14,6 +14,7 @@ import { expectedGain, gatherCandidates, suspectsOf } from './candidates.ts';
 import { chooseSteps, type Chosen } from './choose.ts';
 import type { AdviceContext } from './context.ts';
 import { forThisJob, type Worked } from './forSize.ts';
+import { lawsOnPlant } from './localLaw.ts';
 import { judge, type AssessedTreatment } from './safetyJudge.ts';
 import { leadOf, leadOnReport, verdictOf, type Lead, type Verdict } from './verdict.ts';
 import { waitsForMore, whyBorne } from './threshold.ts';
@@ -268,10 +269,10 @@ export function planAdvice(
   posterior: Posterior,
   context: AdviceContext,
 ): Advice {
-  const { today, country } = context;
+  const { today, region } = context;
   const reports = context.reported.size;
   const lead = leadOnReport(leadOf(network, posterior), reports);
-  const isAbsent = (cause: Cause): boolean => library.presenceOf(cause, country) === 'absent';
+  const isAbsent = (cause: Cause): boolean => library.presenceOf(cause, region) === 'absent';
   if (lead && reports > 0 && isAbsent(lead.cause)) return notKnownHere(lead, context);
   const suspects = suspectsOf(network, posterior).filter(({ cause }) => !isAbsent(cause));
   const judged = gatherCandidates(library, suspects, context).map((one) => judge(one, context));
@@ -303,7 +304,7 @@ export function planAdvice(
   };
 }
 
-/** Of what is not known in the country nothing is treated: it is kept, photographed and reported. */
+/** Of what is not known in the region nothing is treated: it is kept, photographed and reported. */
 function notKnownHere(lead: Lead, context: AdviceContext): Advice {
   const { cause, probability } = lead;
   const { today } = context;
@@ -336,5 +337,5 @@ function planCautions(
     lead && (isCareTopic(lead.cause) || context.confirmed.has(lead.cause.id))
       ? []
       : [{ code: 'presumptive', channel: context.channel }];
-  return distinct([...presumptive, ...poisonous, ...ofCauses, ...ofSteps]);
+  return distinct([...presumptive, ...poisonous, ...lawsOnPlant(context), ...ofCauses, ...ofSteps]);
 }

@@ -2,7 +2,7 @@ import { contactsSchema, dangerSchema } from '../schema/danger.ts';
 import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
 import { placeSchema } from '../schema/place.ts';
 import { pestLibrary, advise, treatmentEntry } from '../../test/advised.ts';
-import { countryAt, urgentOf, withheld } from './urgent.ts';
+import { regionAt, regionHere, urgentOf, withheld } from './urgent.ts';
 
 const found = (id: string, call: string[]) => ({
   danger: dangerSchema.parse({
@@ -43,15 +43,32 @@ it('goes on to the next danger when one is dealt with, until none is left', () =
   expect([left(), left('eaten'), left('eaten', 'fire')]).toEqual(['eaten', 'fire', null]);
 });
 
-it('takes the country of the nearest place', () => {
-  const places = [place('a', 'nz', -40), place('b', 'gb', 52)];
-  const { longitude } = REFERENCE_PLACE;
-  expect(countryAt(places, { lat: 45, lon: longitude })).toBe('gb');
-  expect(countryAt(places, { lat: -35, lon: longitude })).toBe('nz');
+describe('the region of a place', () => {
+  const places = [place('a', 'nz', -40), { ...place('b', 'gb', 52), state: 'eng' }];
+  const { longitude: lon } = REFERENCE_PLACE;
   // A degree of latitude is 111 km.
-  expect(countryAt(places, { lat: 43.1, lon: longitude })).toBe('gb');
-  expect(countryAt(places, { lat: 42.9, lon: longitude })).toBeNull();
-  expect(countryAt([], { lat: 0, lon: 0 })).toBeNull();
+  it.each([
+    [52.3, 'gb-eng'],
+    [51.6, 'gb'],
+    [45, 'gb'],
+    [43.1, 'gb'],
+    [42.9, null],
+    [-35, 'nz'],
+  ])('at latitude %d is %s', (lat, region) => {
+    expect(regionAt(places, { lat, lon })).toBe(region);
+    expect(regionHere(null, places, { lat, lon })).toBe(region);
+  });
+  it('is not known without places', () => {
+    expect(regionAt([], { lat: 0, lon: 0 })).toBeNull();
+  });
+  it.each([
+    ['gb-sct', 52, 'gb-sct'],
+    ['gb', 52, 'gb-eng'],
+    ['gb', 45, 'gb'],
+    ['ie', 52, 'ie'],
+  ])('is the one that was said, %s, with the state of its place', (said, lat, region) => {
+    expect(regionHere(said, places, { lat, lon })).toBe(region);
+  });
 });
 
 it('leaves nothing of the advice beside a danger but the day to look again', () => {

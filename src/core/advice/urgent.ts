@@ -1,6 +1,7 @@
 import type { FoundDanger } from '../language/dangers.ts';
 import type { Call, Contacts, Danger } from '../schema/danger.ts';
 import type { Place } from '../schema/place.ts';
+import { countryOf, regionOf } from '../schema/region.ts';
 import { distanceKm, type Coordinates } from '../timing/climate.ts';
 import type { Advice } from './plan.ts';
 
@@ -21,29 +22,45 @@ export interface Urgent {
 /** Contacts where no country is known, or for what a country does not name. */
 const ANYWHERE = 'any';
 
-/** Farther away than this a reference place says nothing of the country. */
+/** Farther away than this a reference place says nothing of the country, or of the state. */
 const SAME_COUNTRY_KM = 1000;
+const SAME_STATE_KM = 40;
 
 /**
- * The country of the nearest reference place, by ISO 3166; near a border it can be the neighbor's. Returns null where
- * none lies within 1,000 km. Coordinates are in degrees.
+ * The region of the nearest reference place: its country within 1,000 km, with its state within 40; near a border it can be the
+ * neighbor's. Returns null where none lies so near. Coordinates are in degrees.
  */
-export function countryAt(places: readonly Place[], at: Coordinates): string | null {
+export function regionAt(places: readonly Place[], at: Coordinates): string | null {
   const kmTo = ({ latitude, longitude }: Place): number =>
     distanceKm({ lat: latitude, lon: longitude }, at);
   const [first, ...others] = places;
   if (!first) return null;
   const nearest = others.reduce((a, b) => (kmTo(b) < kmTo(a) ? b : a), first);
-  return kmTo(nearest) <= SAME_COUNTRY_KM ? nearest.country : null;
+  const { country, state = null } = nearest;
+  if (kmTo(nearest) > SAME_COUNTRY_KM) return null;
+  return regionOf(country, kmTo(nearest) <= SAME_STATE_KM ? state : null);
 }
 
-/** Whom to call for a danger in a country. What no contact is known for is left out. */
+/** The region of an enquiry: the one that was said, with a state from its place where only the country was. */
+export function regionHere(
+  said: string | null,
+  places: readonly Place[],
+  at: Coordinates,
+): string | null {
+  if (said !== null && said !== countryOf(said)) return said;
+  const near = regionAt(places, at);
+  return said === null || (near !== null && countryOf(near) === said) ? near : said;
+}
+
+/** Whom to call for a danger in a region. What no contact is known for is left out. */
 function callsFor(
   { call }: Danger,
   contacts: readonly Contacts[],
-  country: string | null,
+  region: string | null,
 ): readonly CallFor[] {
-  const lists = [country, ANYWHERE].flatMap((id) => contacts.find((one) => one.id === id) ?? []);
+  const lists = [region && countryOf(region), ANYWHERE].flatMap(
+    (id) => contacts.find((one) => one.id === id) ?? [],
+  );
   return call.flatMap((one) => {
     const contact = lists.map(({ calls }) => calls[one]).find((found) => found !== undefined);
     return contact ? { call: one, who: contact.who, number: contact.number ?? null } : [];
@@ -55,11 +72,11 @@ export function urgentOf(
   found: readonly FoundDanger[],
   handled: ReadonlySet<string>,
   contacts: readonly Contacts[],
-  country: string | null,
+  region: string | null,
 ): Urgent | null {
   const first = found.find(({ danger }) => !handled.has(danger.id));
   if (!first) return null;
-  return { ...first, calls: callsFor(first.danger, contacts, country) };
+  return { ...first, calls: callsFor(first.danger, contacts, region) };
 }
 
 /** Advice that waits: no treatment stands beside a danger. The date to look again, in days, stays. */

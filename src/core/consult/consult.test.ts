@@ -107,7 +107,7 @@ describe('how much is affected', () => {
   });
 });
 
-describe('a cause that is not known in the country', () => {
+describe('a cause that is not known in the region', () => {
   const withRange = createConsultant(
     miniLibrary(
       [
@@ -129,7 +129,7 @@ describe('a cause that is not known in the country', () => {
       { 'treatments/t.yaml': [treatmentEntry('wash')] },
     ),
   );
-  const answerIn = (country: string, words: string) => withRange(enquiry(words, { country }));
+  const answerIn = (region: string, words: string) => withRange(enquiry(words, { region }));
 
   it('gives way to what is known there', () => {
     expect(leader(answerIn('us', 'webs on the fern'))).toBe('mites');
@@ -137,8 +137,7 @@ describe('a cause that is not known in the country', () => {
   });
 
   it('answers no request with what could be done against it', () => {
-    const ask = (country: string) =>
-      answerIn(country, 'webs on the fern and dust. Can I spray it?');
+    const ask = (region: string) => answerIn(region, 'webs on the fern and dust. Can I spray it?');
     expect(ask('us').answers.map(({ reply }) => reply.code)).not.toContain('find-out-first');
     expect(ask('nz').answers.map(({ reply }) => reply.code)).toEqual(['find-out-first']);
   });
@@ -170,7 +169,7 @@ describe('a cause that is not known in the country', () => {
         { 'treatments/t.yaml': [treatmentEntry('wash'), treatmentEntry('clip')] },
       ),
     );
-    const { causes, advice } = both(enquiry('webs on the fern', { country: 'nz' }));
+    const { causes, advice } = both(enquiry('webs on the fern', { region: 'nz' }));
     expect(causes.map(({ cause }) => cause.id)).toEqual(['mold', 'mites']);
     expect(causes[1]?.probability).toBeGreaterThan(0.1);
     expect(advice.steps.map(({ id }) => id)).not.toContain('wash');

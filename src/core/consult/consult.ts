@@ -1,7 +1,7 @@
 import { numberAt } from '../util/entryAt.ts';
 import { planAdvice, type Advice } from '../advice/plan.ts';
 import type { AdviceContext } from '../advice/context.ts';
-import { countryAt, urgentOf, withheld, type Urgent } from '../advice/urgent.ts';
+import { regionHere, urgentOf, withheld, type Urgent } from '../advice/urgent.ts';
 import { findConflicts, type Conflict, type SameWords } from '../diagnosis/conflicts.ts';
 import {
   argumentsBetween,
@@ -65,7 +65,7 @@ export interface RankedCause {
   readonly versus: { readonly rival: CauseId; readonly arguments: readonly Argument[] } | null;
   /** Weighted confirmed cases of the clinic, and by how much they make it likelier before any evidence. */
   readonly seenHere: { readonly cases: number; readonly factor: number } | null;
-  /** How it stands in the country; null where its range or the country is not known. */
+  /** How it stands in the region; null where its range or the region is not known. */
   readonly presence: Presence | null;
 }
 
@@ -80,7 +80,7 @@ export interface Consultation {
   readonly sizes: readonly SaidSize[];
   /** What the advice hangs on besides the causes. */
   readonly context: AdviceContext;
-  /** The leading cause; null while none stands, and where it is not known in the country. */
+  /** The leading cause; null while none stands, and where it is not known in the region. */
   readonly lead: Lead | null;
   readonly extracted: readonly ExtractedFinding[];
   readonly causes: readonly RankedCause[];
@@ -184,7 +184,7 @@ export function createConsultant(library: Compiled): Consultant {
 
 function contextOf(
   library: Compiled,
-  { today, approach, channel, country, answers, results }: Enquiry,
+  { today, approach, channel, region, answers, results }: Enquiry,
   job: Job,
   plant: PlantId | null,
   reports: readonly Report[],
@@ -197,8 +197,8 @@ function contextOf(
     kinds: plant === null ? [] : library.taxonomy.lineage(plant),
     approach,
     channel,
-    country,
-    laws: library.lawsOf(country),
+    region,
+    laws: library.lawsOf(region),
     job,
     reported: new Set(reports.filter(({ value }) => value).map(({ finding }) => finding)),
     // "No dog here" in passing does not say that no child is about: what lifts a caution is asked for.
@@ -213,17 +213,17 @@ function contextOf(
 function urgentIn(
   { contacts }: Compiled,
   { words, handled }: Enquiry,
-  country: string | null,
+  region: string | null,
   { dangers }: Kept,
 ): Urgent | null {
   const found = dangers(words);
   if (found.length === 0) return null;
-  return urgentOf(found, handled, contacts, country);
+  return urgentOf(found, handled, contacts, region);
 }
 
 /** An enquiry with what was understood of it and how its causes are weighed. */
 interface Understood extends Pick<Consultation, 'amounts' | 'sizes'> {
-  readonly country: string | null;
+  readonly region: string | null;
   readonly plant: PlantId | null;
   readonly extracted: Extracted;
   /** Findings in the words, by a height that was said in numbers too. */
@@ -238,13 +238,13 @@ interface Understood extends Pick<Consultation, 'amounts' | 'sizes'> {
 
 function understand(library: Compiled, enquiry: Enquiry, kept: Kept): Understood {
   const { words, today, answers, experience, place, weather } = enquiry;
-  const country = enquiry.country ?? countryAt(library.places, place);
+  const region = regionHere(enquiry.region, library.places, place);
   const extracted = kept.extracting({ words, plant: enquiry.plant });
   const amounts = kept.amounts(enquiry);
   const sizes = kept.sizes(enquiry);
   const plant = enquiry.plant ?? extracted.plants[0]?.plant ?? null;
   const since = sinceOf(amounts, today);
-  const network = kept.networks({ plant, place, weather, today, since, country, experience });
+  const network = kept.networks({ plant, place, weather, today, since, region, experience });
   const acidLoving = plant !== null && library.taxonomy.traits(plant).acidLoving === true;
   const report = saidReport(words, sizes, acidLoving);
   const measured = withPlanting(
@@ -263,9 +263,9 @@ function understand(library: Compiled, enquiry: Enquiry, kept: Kept): Understood
   const weighing = weighAll(library, network, reports, silence, said, enquiry.results);
   const almanac = kept.almanacs(enquiry);
   const job = jobOf(sizes, amounts, almanac, today, acidLoving);
-  const context = contextOf(library, { ...enquiry, country }, job, plant, reports, almanac);
+  const context = contextOf(library, { ...enquiry, region }, job, plant, reports, almanac);
   const heardOf = { amounts, sizes, extracted, heard, report, reports };
-  return { ...heardOf, country, plant, stance, network, weighing, context };
+  return { ...heardOf, region, plant, stance, network, weighing, context };
 }
 
 /** What to ask next, whether to go on asking, and what that was judged by. Once settled only how much is affected is asked. */
@@ -285,13 +285,13 @@ function askNext(library: Compiled, about: Understood, answers: readonly Answer[
 
 function consult(library: Compiled, enquiry: Enquiry, kept: Kept): Consultation {
   const understood = understand(library, enquiry, kept);
-  const { extracted, heard, reports, network, weighing, context, amounts, country } = understood;
+  const { extracted, heard, reports, network, weighing, context, amounts, region } = understood;
   const { posterior, evidence, laboratory } = weighing;
   const planned = planAdvice(library, network, posterior, context);
-  const urgent = urgentIn(library, enquiry, country, kept);
+  const urgent = urgentIn(library, enquiry, region, kept);
   const advice = urgent === null ? planned : withheld(planned, urgent);
   const { ask, stopping, inquiry } = askNext(library, understood, enquiry.answers, planned);
-  const presenceOf = (cause: Cause): Presence | null => library.presenceOf(cause, country);
+  const presenceOf = (cause: Cause): Presence | null => library.presenceOf(cause, region);
   const isTrouble = understood.stance.reportsTrouble;
   return {
     urgent,

@@ -22,8 +22,8 @@ export interface Enquiry {
   readonly words: string;
   readonly today: Day;
   readonly place: Coordinates;
-  /** By ISO 3166; null takes that of the nearest reference place. */
-  readonly country: string | null;
+  /** Country or its part by ISO 3166; null takes that of the nearest reference place. */
+  readonly region: string | null;
   /** Set by the advisor; otherwise the plant is taken from the words. */
   readonly plant: PlantId | null;
   readonly channel: Channel;

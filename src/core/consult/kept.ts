@@ -26,7 +26,7 @@ interface Setting {
   readonly experience: Experience;
   readonly weather: readonly WeatherDay[];
   readonly since: Day | null;
-  readonly country: string | null;
+  readonly region: string | null;
 }
 
 type Spoken = Pick<Enquiry, 'words' | 'plant'>;
@@ -55,7 +55,7 @@ export interface Kept {
   readonly dangers: (words: string) => readonly FoundDanger[];
 }
 
-/** What is kept of a library: of at most 64 enquiries each. Results do not depend on it; null stands for an unknown plant or country. */
+/** What is kept of a library: of at most 64 enquiries each. Results do not depend on it; null stands for an unknown plant or region. */
 export function keepFor(library: Compiled): Kept {
   const makeAlmanac = createAlmanacs(library.places);
   const almanacs = memoize(({ place, weather }: Whereabouts) => makeAlmanac(place, weather), {
@@ -67,7 +67,7 @@ export function keepFor(library: Compiled): Kept {
       buildNetwork(library, setting.plant, { ...setting, almanac: almanacs(setting) }),
     {
       keyOf: (setting) =>
-        `${setting.plant ?? ''} ${whereKey(setting)} ${setting.today} ${setting.since ?? ''} ${setting.country ?? ''} ${[...setting.experience].join(' ')}`,
+        `${setting.plant ?? ''} ${whereKey(setting)} ${setting.today} ${setting.since ?? ''} ${setting.region ?? ''} ${[...setting.experience].join(' ')}`,
       max: MAX_CACHED,
     },
   );

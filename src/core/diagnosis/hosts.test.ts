@@ -152,7 +152,7 @@ describe('a cause out of its season', () => {
   /** Factor on its weight on a day, for a trouble that began on another. */
   const factor = (today: string, since: string | null = null): number => {
     const when = { almanac, today: day(today), since: since === null ? null : day(since) };
-    const { weights } = weighHosts(model, { ...when, country: null, experience: new Map() });
+    const { weights } = weighHosts(model, { ...when, region: null, experience: new Map() });
     return (weights[0]?.[0] ?? NaN) / 2;
   };
   const daysOut = (date: string): number =>
@@ -191,7 +191,7 @@ it.each([
   ['spreading', 0.5],
   ['absent', 0.02],
   [null, 1],
-] as const)('weighs a cause that is %s in the country by %d', (presence, factor) => {
+] as const)('weighs a cause that is %s in the region by %d', (presence, factor) => {
   const model = causesOfHosts(library, hostsOf(library, plantId('red-maple')));
   const when = circumstancesAt(library);
   const [anywhere] = weighHosts(model, when).weights;

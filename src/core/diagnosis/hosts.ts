@@ -56,7 +56,7 @@ export interface Circumstances {
   readonly since: Day | null;
   readonly experience: Experience;
   /** By ISO 3166; null where it is not known. */
-  readonly country: string | null;
+  readonly region: string | null;
 }
 
 /**
@@ -114,10 +114,10 @@ export interface HostWeights {
  */
 export function weighHosts(
   { causes, common, indoors }: HostCauses,
-  { experience, country, ...when }: Circumstances,
+  { experience, region, ...when }: Circumstances,
   presenceOf: Compiled['presenceOf'] = () => null,
 ): HostWeights {
-  const ranges = causes.map((cause) => RANGE_FACTOR[presenceOf(cause, country) ?? 'established']);
+  const ranges = causes.map((cause) => RANGE_FACTOR[presenceOf(cause, region) ?? 'established']);
   const inSeason = (i: number, season: (cause: Cause) => number): number => {
     const cause = causes[i];
     return cause ? season(cause) * entryAt(ranges, i) : 0;

@@ -4,7 +4,7 @@ import { unwrittenIn } from './unwritten.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { ForKinds } from '../schema/kinds.ts';
 import { LIST } from '../schema/danger.ts';
-import { COUNTRY_FORM } from '../schema/fieldFault.ts';
+import { REGION_FORM } from '../schema/fieldFault.ts';
 import type { WindowRule } from '../schema/window.ts';
 import type { Library } from '../schema/library.ts';
 import { UNPUBLISHED } from '../schema/source.ts';
@@ -248,7 +248,7 @@ function checkLaws({ laws, areas }: Library, known: Known, report: Report): void
   const named = ids(areas);
   for (const { id, where, causes, plants } of laws) {
     for (const one of where)
-      if (!COUNTRY_FORM.test(one) && !named.has(one))
+      if (!REGION_FORM.test(one) && !named.has(one))
         report(id, 'where', { code: 'unknown-id', id: one, section: 'areas' });
     for (const one of causes)
       if (!known.causes.has(one))
@@ -263,8 +263,8 @@ function checkRanges({ causes, areas }: Library, known: Known, report: Report): 
   const named = ids(areas);
   for (const { id, range } of causes) {
     if (!range) continue;
-    for (const where of [...range.established, ...range.spreading])
-      if (!COUNTRY_FORM.test(where) && !named.has(where))
+    for (const where of [...range.established, ...range.spreading, ...range.unknown])
+      if (!REGION_FORM.test(where) && !named.has(where))
         report(id, 'range', { code: 'unknown-id', id: where, section: 'areas' });
     if (!known.sources.has(range.source))
       report(id, 'range', { code: 'unknown-source', source: range.source });

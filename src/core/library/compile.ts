@@ -17,7 +17,7 @@ import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId, PlantId, TreatmentId } from '../schema/common.ts';
 import type { Finding, FindingGroup } from '../schema/finding.ts';
 import type { Library } from '../schema/library.ts';
-import { lawsOf, type Law } from '../schema/law.ts';
+import { lawsOf, type LawHere } from '../schema/law.ts';
 import type { Look } from '../schema/look.ts';
 import type { Place } from '../schema/place.ts';
 import type { Plant } from '../schema/plant.ts';
@@ -60,10 +60,10 @@ export interface Compiled {
   readonly descriptions: () => Descriptions;
   readonly shownBy: ShownBy;
   readonly hosting: Hosting;
-  /** How a cause stands in a country, by ISO 3166; null where that is not known. */
-  readonly presenceOf: (cause: Cause, country: string | null) => Presence | null;
-  /** The laws of a country, by ISO 3166; all of them for null. */
-  readonly lawsOf: (country: string | null) => readonly Law[];
+  /** How a cause stands in a region, see {@link presenceIn}. */
+  readonly presenceOf: (cause: Cause, region: string | null) => Presence | null;
+  /** The laws of a region, see {@link lawsOf}. */
+  readonly lawsOf: (region: string | null) => readonly LawHere[];
   readonly dangers: Dangers;
   readonly contacts: readonly Contacts[];
 }
@@ -129,12 +129,12 @@ function membersOf({ findings, groups }: Library): ReadonlyMap<string, readonly 
 
 function presenceOf({ areas }: Library): Compiled['presenceOf'] {
   const byName = byId(areas);
-  return ({ range }, country) => presenceIn(range, country, byName);
+  return ({ range }, region) => presenceIn(range, region, byName);
 }
 
 function lawsIn({ laws, areas }: Library): Compiled['lawsOf'] {
   const byName = byId(areas);
-  return (country) => lawsOf(laws, country, byName);
+  return (region) => lawsOf(laws, region, byName);
 }
 
 /** The look that shows each finding. */

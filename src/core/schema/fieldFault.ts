@@ -4,6 +4,10 @@ import { z } from 'zod';
 export const ID_FORM = /^[a-z0-9]+(-[a-z0-9]+)*$/;
 /** Of a country by ISO 3166, in small letters. */
 export const COUNTRY_FORM = /^[a-z]{2}$/;
+/** Of a part of a country without the country. */
+export const STATE_FORM = /^[a-z0-9]{1,3}$/;
+/** Of a country or a part of one by ISO 3166, in small letters. */
+export const REGION_FORM = /^[a-z]{2}(-[a-z0-9]{1,3})?$/;
 
 const strings = z.array(z.string());
 
@@ -15,6 +19,8 @@ const fieldFaultSchema = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('months-crossed') }),
   z.strictObject({ code: z.literal('id-form') }),
   z.strictObject({ code: z.literal('country-form') }),
+  z.strictObject({ code: z.literal('state-form') }),
+  z.strictObject({ code: z.literal('region-form') }),
   z.strictObject({ code: z.literal('no-pattern') }),
   z.strictObject({ code: z.literal('closed-season') }),
   z.strictObject({ code: z.literal('no-amount'), text: z.string(), units: strings }),
@@ -28,6 +34,8 @@ export const fieldIssue = (fault: FieldFault) => ({ code: 'custom' as const, par
 const FORMS: readonly (readonly [RegExp, FieldFault])[] = [
   [ID_FORM, { code: 'id-form' }],
   [COUNTRY_FORM, { code: 'country-form' }],
+  [STATE_FORM, { code: 'state-form' }],
+  [REGION_FORM, { code: 'region-form' }],
 ];
 
 /** The fault that an issue stands for; null where Zod's own message says it all. */

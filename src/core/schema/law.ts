@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { causeIdSchema, idSchema, plantIdSchema, sourceRefSchema } from './common.ts';
 import { fieldIssue } from './fieldFault.ts';
-import type { Area } from './range.ts';
+import { coverOf, type RegionsByArea } from './region.ts';
 
 /** What steps do that the law of a place may rule. */
 export const MATTERS = [
@@ -22,6 +22,9 @@ export const MATTERS = [
   'mowing-a-weed',
   'household-waste',
   'lawn-watering',
+  'lawn-feeding',
+  /** A plant that is there: no step, but said of every plan for it. */
+  'growing-the-plant',
 ] as const;
 export type Matter = (typeof MATTERS)[number];
 
@@ -46,9 +49,9 @@ const dayOfYear = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/);
 export const lawSchema = z
   .strictObject({
     id: idSchema,
-    /** Countries by ISO 3166, or areas. */
+    /** Countries and their parts by ISO 3166, or areas. */
     where: z.array(idSchema).min(1),
-    /** It holds in parts of these countries only. */
+    /** It holds in towns or other parts of these regions that have no code. */
     inParts: z.boolean().default(false),
     matters: z.array(z.enum(MATTERS)).min(1),
     /** Causes that a step must be against for the law to hold; any where empty. */
@@ -71,17 +74,42 @@ export const lawSchema = z
   });
 export type Law = z.infer<typeof lawSchema>;
 
-/**
- * The laws of a country, by ISO 3166; empty where it has none. With null, for a place whose country is not known, all of them: the strictest
- * holds.
- */
-export function lawsOf(
-  laws: readonly Law[],
-  country: string | null,
-  areas: ReadonlyMap<string, Area>,
-): readonly Law[] {
-  if (country === null) return laws;
-  return laws.filter(({ where }) =>
-    where.some((one) => one === country || areas.get(one)?.countries.includes(country)),
-  );
+/** How far a law holds at a place: there, in parts that have no code, or nobody can say for want of its state or country. */
+export const LAW_SCOPES = ['there', 'in-parts', 'state-unknown', 'country-unknown'] as const;
+export type LawScope = (typeof LAW_SCOPES)[number];
+
+/** A law that concerns a place, and how far. */
+export interface LawHere {
+  readonly law: Law;
+  readonly scope: LawScope;
 }
+
+function scopeOf(
+  { where, inParts }: Law,
+  region: string | null,
+  areas: RegionsByArea,
+): LawScope | null {
+  if (region === null) return 'country-unknown';
+  switch (coverOf(where, region, areas)) {
+    case 'whole':
+      return inParts ? 'in-parts' : 'there';
+    case 'part':
+      return 'state-unknown';
+    case 'none':
+      return null;
+  }
+}
+
+/**
+ * The laws of a region, see {@link coverOf}; empty where it has none. In a country whose state is not known those of all its
+ * states, and with null, for a place whose country is not known, all laws: the strictest holds.
+ */
+export const lawsOf = (
+  laws: readonly Law[],
+  region: string | null,
+  areas: RegionsByArea,
+): readonly LawHere[] =>
+  laws.flatMap((law) => {
+    const scope = scopeOf(law, region, areas);
+    return scope === null ? [] : [{ law, scope }];
+  });

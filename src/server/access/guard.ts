@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm';
 import type { Request, RequestHandler } from 'express';
 import { can, type Action, type Role } from '../../contracts/access.ts';
 import { PERSON_HEADER } from '../../contracts/people.ts';
+import type { Spelling } from '../../wording/spelling.ts';
 import type { Problem } from '../../contracts/problem.ts';
 import { fail, ok, type Result } from '../../core/util/result.ts';
 import { clinicContext, type ClinicContext, type ClinicSettings } from '../office/clinicContext.ts';
@@ -16,6 +17,8 @@ export interface Actor {
   readonly role: Role;
   readonly clinicId: number;
   readonly office: ClinicContext;
+  /** Null takes that of the clinic. */
+  readonly spelling: Spelling | null;
 }
 
 /** What every guarded route works with. */
@@ -55,8 +58,8 @@ export async function actorOf(
     .innerJoin(clinics, eq(clinics.id, people.clinicId))
     .where(eq(people.id, personId));
   if (!found?.person.active || found.person.epoch !== epoch) return null;
-  const { id, name, role, clinicId } = found.person;
-  return { id, name, role, clinicId, office: clinicContext(found.clinic, settings) };
+  const { id, name, role, clinicId, spelling } = found.person;
+  return { id, name, role, clinicId, spelling, office: clinicContext(found.clinic, settings) };
 }
 
 /** Who asks, where they may do what they ask for; else why not. */

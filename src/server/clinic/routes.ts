@@ -22,7 +22,7 @@ import { keepContact, readContacts, removeContact } from './contacts.ts';
 import { fullness, removeOwn } from '../db/ownRows.ts';
 import { readBody } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
-import { countrySchema } from '../../core/schema/place.ts';
+import { countrySchema, stateSchema } from '../../core/schema/place.ts';
 import { clinicContext, type ClinicContext } from '../office/clinicContext.ts';
 
 const monthOf = (isoDate: string): number => Number(isoDate.slice(5, 7));
@@ -125,13 +125,13 @@ async function setLearning(db: Database, actor: Actor, sent: unknown): Promise<R
 }
 
 function clinicOf(office: ClinicContext): Clinic {
-  const { name, region, place, country, retentionDays, address, hours, languages, approach } =
-    office;
-  const known = countrySchema.nullable().catch(null).parse(country);
-  const said = { name, region, place, address, hours, languages, approach };
+  const { name, region, place, country, state, retentionDays, spelling } = office;
+  const { address, hours, languages, approach } = office;
+  const said = { name, region, place, address, hours, languages, approach, spelling };
   return {
     ...said,
-    country: known,
+    country: countrySchema.nullable().catch(null).parse(country),
+    state: stateSchema.nullable().catch(null).parse(state),
     retentionDays,
     today: office.today(),
     now: office.now().toISOString(),

@@ -20,6 +20,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import { CONFIRMATIONS } from '../../core/diagnosis/learning.ts';
 import type { LoggedEvent } from '../../contracts/caseEvents.ts';
+import { SPELLINGS } from '../../wording/spelling.ts';
 import { ROLES } from '../../contracts/access.ts';
 import {
   DUES,
@@ -51,6 +52,9 @@ export const clinics = pgTable('clinics', {
   languages: text().notNull().default(''),
   /** By ISO 3166; null goes by the setting of the server, or the nearest reference place. */
   country: text(),
+  state: text(),
+  /** Of the texts that its people read. */
+  spelling: text({ enum: SPELLINGS }).notNull().default('us'),
   /** A new case begins with it. */
   approach: text({ enum: ['leave', 'organic', 'integrated'] })
     .notNull()
@@ -72,6 +76,8 @@ export const people = pgTable('people', {
   active: boolean().notNull().default(true),
   /** Of the demonstration: signs in by being chosen. */
   demo: boolean().notNull().default(false),
+  /** Null takes that of the clinic. */
+  spelling: text({ enum: SPELLINGS }),
   /** Sessions of an earlier number have ended. */
   epoch: integer().notNull().default(0),
 });

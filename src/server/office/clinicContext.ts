@@ -2,6 +2,7 @@ import { asc, type InferSelectModel } from 'drizzle-orm';
 import type { Approach } from '../../core/advice/context.ts';
 import type { Coordinates } from '../../core/timing/climate.ts';
 import { isoDay, dayOf } from '../../core/timing/calendar.ts';
+import type { Spelling } from '../../wording/spelling.ts';
 import type { Database } from '../db/connect.ts';
 import { clinics } from '../db/schema.ts';
 
@@ -13,6 +14,9 @@ export interface ClinicContext {
   readonly place: Coordinates;
   /** By ISO 3166; null where it goes by the nearest reference place. */
   readonly country: string | null;
+  /** Part of that country; null where it is not known. */
+  readonly state: string | null;
+  readonly spelling: Spelling;
   /** Days after which names and numbers of enquirers are taken out. */
   readonly retentionDays: number;
   readonly address: string;
@@ -57,12 +61,24 @@ export interface ClinicSettings {
   /** Day on which the clock is pinned. */
   readonly pinnedDay?: string | undefined;
   readonly country?: string | undefined;
+  readonly state?: string | undefined;
+}
+
+/** Whose law holds: what the clinic says of itself, or else the environment; a state goes with its country. */
+function lawPlace(
+  row: InferSelectModel<typeof clinics>,
+  {
+    country = null,
+    state = null,
+  }: { country?: string | undefined | null; state?: string | undefined | null },
+): Pick<ClinicContext, 'country' | 'state'> {
+  return row.country === null ? { country, state } : { country: row.country, state: row.state };
 }
 
 /** The clinic of a row, with its clock. */
 export function clinicContext(
   row: InferSelectModel<typeof clinics>,
-  { pinnedDay, country }: ClinicSettings,
+  { pinnedDay, ...environment }: ClinicSettings,
 ): ClinicContext {
   const now = makeClock(pinnedDay);
   return {
@@ -70,7 +86,8 @@ export function clinicContext(
     name: row.name,
     region: row.region,
     place: { lat: row.latitude, lon: row.longitude, height: row.height ?? undefined },
-    country: row.country ?? country ?? null,
+    ...lawPlace(row, environment),
+    spelling: row.spelling,
     retentionDays: row.retentionDays,
     address: row.address,
     hours: row.hours,

@@ -4,6 +4,7 @@ import type {
   Account,
   ChangePerson,
   NewPerson,
+  OwnSpelling,
   Person,
   SessionState,
 } from '../../contracts/people.ts';
@@ -50,6 +51,15 @@ export async function listAccounts(db: Queries, clinicId: number): Promise<Accou
     .where(eq(people.clinicId, clinicId))
     .orderBy(sql`not ${people.active}`, asc(people.name), asc(people.id));
   return rows;
+}
+
+/** Sets the spelling in which a person reads texts. */
+export async function setSpelling(
+  db: Queries,
+  id: string,
+  { spelling }: OwnSpelling,
+): Promise<void> {
+  await db.update(people).set({ spelling }).where(eq(people.id, id));
 }
 
 /** A person by their id; `clinicId` also asks that they are of that clinic. Null when there is none. */

@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import {
   newPasswordSchema,
+  ownSpellingSchema,
   removePasskeySchema,
   type PasskeyOptions,
 } from '../../contracts/people.ts';
@@ -12,7 +13,7 @@ import { beginSession, keepChallenge, takeChallenge } from '../access/sessions.t
 import { writeAudit } from '../audit/auditLog.ts';
 import { readBody } from '../http/problems.ts';
 import type { Reply } from '../http/respond.ts';
-import { findPerson, setPassword } from './accounts.ts';
+import { findPerson, setPassword, setSpelling } from './accounts.ts';
 import { addPerson, editPerson, linkFor, readPeople } from './service.ts';
 
 const WRONG_PASSWORD: Problem = {
@@ -57,6 +58,15 @@ export function peopleRoutes(door: Door): Router {
       });
       await beginSession(request, { id: actor.id, epoch });
       return { body: { ok: true } };
+    }),
+  );
+  routes.post(
+    '/me/spelling',
+    guarded(door, 'own.write', async (db, request, { id }): Promise<Reply> => {
+      const body = readBody(ownSpellingSchema, request.body);
+      if (!body.ok) return { problem: body.error };
+      await setSpelling(db, id, body.value);
+      return { body: body.value };
     }),
   );
   routes.get(

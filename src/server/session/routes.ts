@@ -41,7 +41,8 @@ const NO_DEMO: Problem = {
 async function readState(parts: SessionParts, request: Request): Promise<SessionState> {
   const { connection, settings } = parts;
   const actor = await connection.run((db) => actorOf(db, request, settings));
-  if (actor) return { person: toPerson(actor), demo: [], firstRun: false };
+  if (actor)
+    return { person: toPerson(actor), demo: [], firstRun: false, spelling: actor.spelling };
   return nobodySignedIn(parts, request);
 }
 
@@ -50,7 +51,7 @@ function nobodySignedIn({ connection, demo }: SessionParts, request: Request) {
   return connection.run(async (db): Promise<SessionState> => {
     const chosen = demo && isFromHere(request) ? await listDemoPeople(db) : [];
     const firstRun = chosen.length === 0 && !(await hasCoordinator(db));
-    return { person: null, demo: chosen, firstRun };
+    return { person: null, demo: chosen, firstRun, spelling: null };
   });
 }
 
@@ -72,7 +73,8 @@ export async function answerSignedIn(
       }),
     ),
   );
-  response.json({ person: toPerson(person), demo: [], firstRun: false });
+  const { spelling } = person;
+  response.json({ person: toPerson(person), demo: [], firstRun: false, spelling });
 }
 
 function signingIn(

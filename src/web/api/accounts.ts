@@ -10,6 +10,7 @@ import {
   auditPageSchema,
   linkPurposeSchema,
   linkSchema,
+  ownSpellingSchema,
   passkeyOptionsSchema,
   passkeysSchema,
   sessionSchema,
@@ -19,6 +20,7 @@ import {
   type Link,
   type LinkPurpose,
   type NewPerson,
+  type OwnSpelling,
   type Passkeys,
   type SessionState,
   type TakeLink,
@@ -53,6 +55,8 @@ export const accounts = {
     call('/api/session/demo', sessionSchema, { personId }),
   signOut: (everywhere: boolean): Answer<SessionState> =>
     call('/api/session/end', sessionSchema, { everywhere }),
+  setSpelling: (spelling: OwnSpelling['spelling']): Answer<OwnSpelling> =>
+    call('/api/people/me/spelling', ownSpellingSchema, { spelling }),
   signInByPasskey: async (): Answer<SessionState> => {
     const asked = await call('/api/session/passkey/options', passkeyOptionsSchema, {});
     if (!asked.ok) return asked;

@@ -51,6 +51,7 @@ import {
   type ClinicWeather,
   type ImportedWeather,
 } from '../../contracts/weather.ts';
+import { townsSchema, type TownQuery, type Towns } from '../../contracts/towns.ts';
 import type { Problem } from '../../contracts/problem.ts';
 import type { Result } from '../../core/util/result.ts';
 import { call } from './request.ts';
@@ -75,6 +76,7 @@ export interface Api {
   readonly keepContact: (contact: ClinicContact) => Promise<Result<ClinicContacts, Problem>>;
   readonly removeContact: (id: string) => Promise<Result<ClinicContacts, Problem>>;
   readonly tiedPhrases: () => Promise<Result<TiedPhrases, Problem>>;
+  readonly towns: (query: TownQuery) => Promise<Result<Towns, Problem>>;
   readonly weather: () => Promise<Result<ClinicWeather, Problem>>;
   readonly importWeather: (csv: string) => Promise<Result<ImportedWeather, Problem>>;
   readonly cases: (closed: boolean, after: string | null) => Promise<Result<CasePage, Problem>>;
@@ -124,6 +126,11 @@ export function createApi(server = '', headers: Readonly<Record<string, string>>
     keepContact: (contact) => ask(clinicContactsSchema, '/clinic/contacts', contact),
     removeContact: (id) => ask(clinicContactsSchema, '/clinic/contacts/remove', { id }),
     tiedPhrases: () => ask(tiedPhrasesSchema, '/clinic/phrases'),
+    towns: ({ words, lat, lon }) =>
+      ask(
+        townsSchema,
+        `/towns?${new URLSearchParams({ words, lat: `${lat}`, lon: `${lon}` }).toString()}`,
+      ),
     weather: () => ask(weatherSchema, '/weather'),
     importWeather: (csv) => ask(importedSchema, '/weather', { csv }),
     cases: (closed, after) =>

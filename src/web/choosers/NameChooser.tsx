@@ -1,31 +1,8 @@
 import { useMemo, useState } from 'react';
-import { Autocomplete, Label, ListBox, ListBoxItem, SearchField } from 'react-aria-components';
-import { styled } from 'styled-components';
-import { TextBox } from '../kit/fields.tsx';
+import { Autocomplete, Label, ListBox, SearchField } from 'react-aria-components';
 import type { NamedChoice } from '../workers/messages.ts';
+import { Item, Scrolled, Search } from './parts.ts';
 import { makeNameSearch, type FoundName } from './rankNames.ts';
-
-const Search = styled(TextBox)`
-  margin-top: 6px;
-`;
-/** Takes the focus, so that the list can be scrolled by keys too: its names never have it. */
-const Scrolled = styled.div.attrs({ tabIndex: 0, role: 'group' })`
-  max-height: 240px;
-  overflow: auto;
-  margin: 8px 0;
-`;
-const Item = styled(ListBoxItem)`
-  padding: 4px 8px;
-  cursor: pointer;
-  &[data-focused],
-  &[data-hovered] {
-    background: var(--teal-wash);
-  }
-  & i {
-    color: var(--quiet);
-    font-size: 13px;
-  }
-`;
 
 interface NameChooserProps {
   readonly label: string;

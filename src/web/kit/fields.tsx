@@ -191,3 +191,31 @@ export function Choices<T extends string>({ label, value, choices, onChange }: C
     </RadioGroup>
   );
 }
+
+interface OneOfProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly choices: readonly (readonly [value: T, words: string])[];
+  readonly onChange: (value: T) => void;
+}
+
+/** One of some words, with its label. */
+export function OneOf<T extends string>({ label, value, choices, onChange }: OneOfProps<T>) {
+  return (
+    <label>
+      <FieldLabel elementType="span">{label}</FieldLabel>
+      <SelectBox
+        value={value}
+        onChange={({ target }) =>
+          onChange(choices.find(([one]) => one === target.value)?.[0] ?? value)
+        }
+      >
+        {choices.map(([one, words]) => (
+          <option key={one} value={one}>
+            {words}
+          </option>
+        ))}
+      </SelectBox>
+    </label>
+  );
+}

@@ -1,6 +1,9 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { createAlmanacs, type Almanac } from '../../core/timing/almanac.ts';
 import { parseDay, type Day } from '../../core/timing/calendar.ts';
+import type { Library } from '../../core/schema/library.ts';
+import { allInSpelling } from '../../wording/spelling.ts';
+import { selectSpelling } from '../store/cases/selectors.ts';
 import { fetchLibrary } from '../api/fetchLibrary.ts';
 import { makeLibraryIndex, type LibraryIndex } from './libraryIndex.ts';
 import { loadClinic } from '../store/actions.ts';
@@ -26,7 +29,12 @@ export interface LibraryState {
 export function useLibrary(): LibraryState {
   const dispatch = useAppDispatch();
   const clinic = useAppSelector((state) => state.desk.clinic);
-  const [shelf, setShelf] = useState<LibraryIndex | null>(null);
+  const spelling = useAppSelector(selectSpelling);
+  const [library, setLibrary] = useState<Library | null>(null);
+  const shelf = useMemo(
+    () => library && makeLibraryIndex(allInSpelling(library, spelling)),
+    [library, spelling],
+  );
   const [failed, setFailed] = useState(false);
   const [round, setRound] = useState(0);
   const noClinic = useAppSelector(
@@ -36,8 +44,8 @@ export function useLibrary(): LibraryState {
     let here = true;
     setFailed(false);
     fetchLibrary().then(
-      (library) => {
-        if (here) setShelf(makeLibraryIndex(library));
+      (fetched) => {
+        if (here) setLibrary(fetched);
       },
       () => {
         if (here) setFailed(true);

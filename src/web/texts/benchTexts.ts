@@ -3,7 +3,7 @@ export const benchTexts = {
   groups: {
     water: 'Water',
     ground: 'Soil, beds and planting',
-    feeding: 'Feeding, lime and sulfur',
+    feeding: 'Feeding and acidity',
     products: 'Products',
     work: 'Work and counts',
   },
@@ -36,7 +36,7 @@ export const benchTexts = {
     nothing:
       'No value was understood. Write the name and the number of each, one to a line: "phosphorus 8 ppm".',
     rests:
-      'Classes are those of common extension tables for gardens; of water, FAO 29 (1985), table 1, from memory. Lime and sulfur are for loam, 15 cm (6 in) deep; phosphate and potash 7 to 20 g to the square meter by how much is short; nitrogen 5 to 10 g a season, which no soil test reads.',
+      'Classes are those of common extension tables for gardens; of water, FAO 29 (1985), table 1, from memory. Amounts against acid and alkaline soil are for loam, 15 cm (6 in) deep; phosphate and potash 7 to 20 g/m2 by how much is short; nitrogen 5 to 10 g a season, which no soil test reads.',
   },
   /** Names of the blanks, for those who hear the page. */
   blanks: {

@@ -193,8 +193,9 @@ export const caseTexts = {
   longitudeWestIsNegative: 'Longitude, west is negative',
   heightInMetresIfKnown: 'Height in metres, if known',
   placeInvalid:
-    'Latitude is a number from -90 to 90, longitude from -180 to 180, height in metres or empty.',
-  useThisPlace: 'Use this place',
+    'Latitude is a number from -90 to 90, longitude from -180 to 180, height in m or empty.',
+  useThisPlace: 'Use these degrees',
+  atTheClinicsPlace: (region: string) => `At the clinic: ${region}`,
   howTheyReachedUs: 'How they reached us',
   takeItFromTheWords: 'Take it from the words',
   dayOfTheEnquiry: 'Day of the enquiry',

@@ -30,7 +30,7 @@ export const casebookTexts = {
   more: 'Earlier cases',
   takeOut: 'Take out as',
   exportWhat:
-    'What the search finds, as a file. CSV and the workbook have a row for each plant and do not name the enquirer, but words may; JSON Lines hold all of it. GeoJSON and the Darwin Core archive hold what was confirmed, by place to some ten kilometers, and nobody’s name or words.',
+    'What the search finds, as a file. CSV and the workbook have a row for each plant and do not name the enquirer, but words may; JSON Lines hold all of it. GeoJSON and the Darwin Core archive hold what was confirmed, by place to some 10 km, and nobody’s name or words.',
   csv: 'CSV',
   xlsx: 'Workbook',
   jsonl: 'JSON Lines',

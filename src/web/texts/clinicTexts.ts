@@ -1,3 +1,4 @@
+import type { Spelling } from '../../wording/spelling.ts';
 import type { Trade } from '../../contracts/contacts.ts';
 
 /** Texts of the page Clinic, in English. */
@@ -44,15 +45,20 @@ export const clinicTexts = {
   address: 'Address',
   hours: 'When it can be reached',
   languages: 'Languages',
-  country: 'Country, in two letters',
-  countryWhat: 'It decides whom to call in danger and which law holds.',
+  country: 'Country',
+  countryNotSaid: 'by the nearest town that is known',
+  state: 'State or province',
+  stateNotSaid: 'not said: the strictest rules hold',
+  countryWhat: 'They decide whom to call in danger, what is known there and which law holds.',
+  spelling: 'Spelling of the texts',
+  spellingOfClinic: 'as the clinic has it',
+  ownSpelling: 'Spelling of the texts for me',
   latitude: 'Latitude, south is negative',
   longitude: 'Longitude, west is negative',
-  height: 'Height in meters',
+  height: 'Height above the sea, m',
   placeWhat: 'New cases begin at this place; the season and every date are worked out for it.',
   placeWrong:
     'Latitude is between -90 and 90, longitude between -180 and 180, height between -450 and 6000.',
-  countryWrong: 'A country is two small letters, as us or ca, or empty.',
   approach: 'How people here mostly want to garden',
   station: 'Weather station',
   stationIs: {
@@ -104,11 +110,17 @@ export const clinicTexts = {
   earlier: 'Earlier lines',
 } as const;
 
+/** Spellings by where they are at home. */
+export const SPELLING_WORDS: Readonly<Record<Spelling, string>> = {
+  us: 'American: gray, mold, fertilizer',
+  gb: 'British: grey, mould, fertiliser',
+};
+
 /** Trades that a clinic sends people to. */
 export const TRADE_WORDS: Readonly<Record<Trade, string>> = {
   emergency: 'emergency services',
   fire: 'fire service',
-  poison: 'poison center',
+  poison: 'poison line',
   vet: 'vet',
   electric: 'electric company',
   gas: 'gas company',

@@ -3,6 +3,7 @@ import { Link, NavLink, useLocation, useNavigate, useParams, useSearchParams } f
 import { styled } from 'styled-components';
 import { usesUsUnits } from '../../../core/language/usUnits.ts';
 import { CALCULATORS } from '../../../core/measures/all.ts';
+import { useSpelling } from '../../store/useSpelling.ts';
 import { MEASURE_WORDS } from '../../../wording/measureWords.ts';
 import { listedLinks, SplitPage } from '../../kit/SplitPage.ts';
 import { Notice } from '../../kit/Notice.tsx';
@@ -47,6 +48,7 @@ export function Bench() {
   useEffect(() => {
     if (!clinic) void loadClinic(dispatch);
   }, [clinic, dispatch]);
+  const spell = useSpelling();
   const isUs = clinic === null || usesUsUnits(clinic.place);
   const calculator = id === undefined ? ALL[0] : ALL.find((one) => one.id === id);
   const typed = calculator
@@ -89,7 +91,7 @@ export function Bench() {
                     state={state}
                     aria-current={one === calculator ? 'page' : undefined}
                   >
-                    {MEASURE_WORDS[one.id]?.name}
+                    {spell(MEASURE_WORDS[one.id]?.name ?? '')}
                   </NavLink>
                 </li>
               ))}

@@ -4,6 +4,7 @@ import { measureFaultText, readFaultText, workedText } from '../../../wording/me
 import { CHOICE_WORDS, MEASURE_WORDS } from '../../../wording/measureWords.ts';
 import { Blank as BlankBox, Choice, Comes, Fault, Sentence, Sheet } from './parts.ts';
 import { benchTexts } from '../../texts/benchTexts.ts';
+import { useSpelling } from '../../store/useSpelling.ts';
 import { RestsOn } from './RestsOn.tsx';
 import { piecesOf, reckon, type Reckoned, type Typed } from './blanks.ts';
 
@@ -71,6 +72,7 @@ interface CalculationProps {
 /** One calculator: a sentence with blanks, what it comes to, and what that rests on. */
 export function Calculation({ calculator, typed, isUs, onType, onStartOver }: CalculationProps) {
   const faultId = useId();
+  const spell = useSpelling();
   const words = MEASURE_WORDS[calculator.id];
   if (!words) return null;
   const { results, faults } = reckon(calculator, typed, isUs);
@@ -82,10 +84,10 @@ export function Calculation({ calculator, typed, isUs, onType, onStartOver }: Ca
   const isFaulty = (name: string): boolean => said.some((one) => one.name === name);
   return (
     <Sheet>
-      <h1>{words.name}</h1>
+      <h1>{spell(words.name)}</h1>
       <Sentence>
         {piecesOf(words.asks).map((piece) => {
-          if ('text' in piece) return <Fragment key={piece.text}>{piece.text}</Fragment>;
+          if ('text' in piece) return <Fragment key={piece.text}>{spell(piece.text)}</Fragment>;
           const input = calculator.inputs[piece.blank];
           return (
             input && (
@@ -104,9 +106,9 @@ export function Calculation({ calculator, typed, isUs, onType, onStartOver }: Ca
       <Comes aria-live="polite">
         {results ? (
           piecesOf(words.gives).map((piece, i) => {
-            if ('text' in piece) return <Fragment key={i}>{piece.text}</Fragment>;
+            if ('text' in piece) return <Fragment key={i}>{spell(piece.text)}</Fragment>;
             const one = results.find(({ id }) => id === piece.blank);
-            return <strong key={i}>{one ? workedText(one) : ''}</strong>;
+            return <strong key={i}>{one ? spell(workedText(one)) : ''}</strong>;
           })
         ) : (
           <div id={faultId}>
@@ -118,7 +120,7 @@ export function Calculation({ calculator, typed, isUs, onType, onStartOver }: Ca
           </div>
         )}
       </Comes>
-      <RestsOn onStartOver={onStartOver}>{words.rests}</RestsOn>
+      <RestsOn onStartOver={onStartOver}>{spell(words.rests)}</RestsOn>
     </Sheet>
   );
 }

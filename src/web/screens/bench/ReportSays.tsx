@@ -12,6 +12,7 @@ import {
   valueText,
   warningTexts,
 } from '../../../wording/report.ts';
+import { useSpelling } from '../../store/useSpelling.ts';
 import { benchTexts } from '../../texts/benchTexts.ts';
 
 const Values = styled.table`
@@ -74,6 +75,7 @@ interface ReportSaysProps {
 }
 
 function Table({ sort, said }: ReportSaysProps) {
+  const spell = useSpelling();
   return (
     <Values>
       <thead>
@@ -88,7 +90,7 @@ function Table({ sort, said }: ReportSaysProps) {
       <tbody>
         {said.classed.map(({ element, value, level }) => (
           <tr key={element.id}>
-            <th scope="row">{ELEMENT_NAMES[element.id]}</th>
+            <th scope="row">{spell(ELEMENT_NAMES[element.id] ?? element.id)}</th>
             <td>{valueText(value, element.unit)}</td>
             <td>
               <Ladder level={level} />
@@ -102,6 +104,7 @@ function Table({ sort, said }: ReportSaysProps) {
 }
 
 function Meaning({ said }: Pick<ReportSaysProps, 'said'>) {
+  const spell = useSpelling();
   const texts = [lockedText(said), ...warningTexts(said), methodText(said), missingText(said)];
   return (
     <>
@@ -110,7 +113,7 @@ function Meaning({ said }: Pick<ReportSaysProps, 'said'>) {
           <h2>{said.area === null ? benchTexts.report.giveRate : benchTexts.report.give}</h2>
           <Said>
             {said.needs.map((need) => (
-              <li key={need.matter}>{needLine(need)}</li>
+              <li key={need.matter}>{spell(needLine(need))}</li>
             ))}
           </Said>
         </section>
@@ -118,7 +121,7 @@ function Meaning({ said }: Pick<ReportSaysProps, 'said'>) {
       <section>
         <h2>{benchTexts.report.means}</h2>
         <Said>
-          {texts.flatMap((text) => (text === null ? [] : [<li key={text}>{text}</li>]))}
+          {texts.flatMap((text) => (text === null ? [] : [<li key={text}>{spell(text)}</li>]))}
           <li>{LABORATORY_FIRST}</li>
         </Said>
       </section>

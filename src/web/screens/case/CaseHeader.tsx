@@ -1,14 +1,12 @@
 import { APPROACHES } from '../../../core/advice/context.ts';
 import { APPROACH_WORDS, caseTexts } from '../../texts/caseTexts.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
-import { useState } from 'react';
 import { styled } from 'styled-components';
 import {
   MAX_CONTACT,
   MAX_NAME,
   type CasePlant,
   type CaseRecord,
-  type Clinic,
 } from '../../../contracts/cases.ts';
 import type { ConsultResponse } from '../../../contracts/consult.ts';
 import { briefDate } from '../../kit/dates.ts';
@@ -23,6 +21,7 @@ import { finishTexts } from '../../texts/finishTexts.ts';
 import { Clock } from './Clock.tsx';
 import { ConsentFields } from './follow/ConsentFields.tsx';
 import { PlantChooser } from '../../choosers/PlantChooser.tsx';
+import { placeInWords, PlaceForm } from './PlaceForm.tsx';
 import { useRecordEvent } from './common/useCase.ts';
 
 const Bar = styled.div`
@@ -57,16 +56,6 @@ function textOf<T extends string>(
   return list.find((one) => one.id === id)?.text ?? id;
 }
 
-function degrees(value: number, positive: string, negative: string): string {
-  return `${Math.abs(value).toFixed(1)}° ${value >= 0 ? positive : negative}`;
-}
-
-/** The region of the clinic where the plant stands there, or else its coordinates. */
-function placeInWords({ lat, lon }: CasePlant['place'], clinic: Clinic | null): string {
-  if (clinic?.place.lat === lat && clinic.place.lon === lon) return clinic.region;
-  return `${degrees(lat, 'N', 'S')} ${degrees(lon, 'E', 'W')}`;
-}
-
 function EnquirerChip({ record }: { readonly record: CaseRecord }) {
   const happen = useRecordEvent();
   const { name, contact } = record.enquirer;
@@ -91,36 +80,6 @@ function EnquirerChip({ record }: { readonly record: CaseRecord }) {
         </>
       )}
     </Chip>
-  );
-}
-
-function PlaceForm({ plant, close }: { readonly plant: CasePlant; readonly close: () => void }) {
-  const happen = useRecordEvent();
-  const [lat, setLat] = useState(String(plant.place.lat));
-  const [lon, setLon] = useState(String(plant.place.lon));
-  const [height, setHeight] = useState(String(plant.place.height ?? ''));
-  const known = height.trim() === '' ? {} : { height: Number(height) };
-  const place = { lat: Number(lat), lon: Number(lon), ...known };
-  const good =
-    lat.trim() !== '' &&
-    lon.trim() !== '' &&
-    Math.abs(place.lat) <= 90 &&
-    Math.abs(place.lon) <= 180 &&
-    (known.height === undefined || (known.height >= -450 && known.height <= 6000));
-  const save = (): void => {
-    happen({ kind: 'place-set', plantId: plant.id, place });
-    close();
-  };
-  return (
-    <>
-      <Field label={caseTexts.latitudeSouthIsNegative} value={lat} autoFocus onChange={setLat} />
-      <Field label={caseTexts.longitudeWestIsNegative} value={lon} onChange={setLon} />
-      <Field label={caseTexts.heightInMetresIfKnown} value={height} onChange={setHeight} />
-      <p>{good ? '' : caseTexts.placeInvalid}</p>
-      <Button kind="main" isDisabled={!good} onPress={save}>
-        {caseTexts.useThisPlace}
-      </Button>
-    </>
   );
 }
 
@@ -169,7 +128,7 @@ export function CaseHeader({ record, plant, answer, onFinish }: CaseHeaderProps)
         )}
       </Chip>
       <Chip name={caseTexts.place} value={placeInWords(place, clinic)}>
-        {(close) => <PlaceForm plant={plant} close={close} />}
+        {(close) => <PlaceForm plant={plant} clinic={clinic} close={close} />}
       </Chip>
       <Chip name={commonTexts.day} value={briefDate(date)}>
         {() => (

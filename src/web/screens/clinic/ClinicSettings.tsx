@@ -9,14 +9,15 @@ import {
 } from '../../../contracts/cases.ts';
 import { placeSchema } from '../../../contracts/consult.ts';
 import { APPROACHES } from '../../../core/advice/context.ts';
-import { countrySchema } from '../../../core/schema/place.ts';
+import { allCountries, statesOf } from '../../../wording/regions.ts';
+import { SPELLINGS } from '../../../wording/spelling.ts';
 import { api } from '../../api/api.ts';
 import { Button } from '../../kit/Button.tsx';
-import { Field, FieldLabel, SelectBox, WholeNumber } from '../../kit/fields.tsx';
+import { Field, OneOf, WholeNumber } from '../../kit/fields.tsx';
 import { clinicRead } from '../../store/deskSlice.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { APPROACH_WORDS } from '../../texts/caseTexts.ts';
-import { clinicTexts } from '../../texts/clinicTexts.ts';
+import { clinicTexts, SPELLING_WORDS } from '../../texts/clinicTexts.ts';
 
 const Form = styled.form`
   display: grid;
@@ -67,6 +68,8 @@ export function ClinicSettings({ clinic }: { readonly clinic: Clinic }) {
   const [hours, setHours] = useState(clinic.hours);
   const [languages, setLanguages] = useState(clinic.languages);
   const [country, setCountry] = useState(clinic.country ?? '');
+  const [state, setState] = useState(clinic.state ?? '');
+  const [spelling, setSpelling] = useState(clinic.spelling);
   const [lat, setLat] = useState(String(clinic.place.lat));
   const [lon, setLon] = useState(String(clinic.place.lon));
   const [height, setHeight] = useState(String(clinic.place.height ?? ''));
@@ -74,20 +77,19 @@ export function ClinicSettings({ clinic }: { readonly clinic: Clinic }) {
   const [days, setDays] = useState<number | null>(clinic.retentionDays);
   const [said, setSaid] = useState<string | null>(null);
   const place = placeOf(lat, lon, height);
-  const code = country.trim().toLowerCase();
-  const hasCountry = code === '' || countrySchema.safeParse(code).success;
   const save = async (event: SubmitEvent): Promise<void> => {
     event.preventDefault();
-    if (!place || !hasCountry) return;
+    if (!place) return;
     const saved = await api.changeClinic({
-      ...{ name, region, address, hours, languages, place, approach },
-      country: code === '' ? null : code,
+      ...{ name, region, address, hours, languages, place, approach, spelling },
+      country: country || null,
+      state: state || null,
       retentionDays: days ?? clinic.retentionDays,
     });
     setSaid(saved.ok ? clinicTexts.saved : `${saved.error.message} ${saved.error.cure}`);
     if (saved.ok) dispatch(clinicRead(saved.value));
   };
-  const isWhole = name.trim() !== '' && region.trim() !== '' && place !== null && hasCountry;
+  const isWhole = name.trim() !== '' && region.trim() !== '' && place !== null;
   return (
     <section aria-labelledby="settings">
       <h2 id="settings">{clinicTexts.settings}</h2>
@@ -107,21 +109,18 @@ export function ClinicSettings({ clinic }: { readonly clinic: Clinic }) {
           max={MAX_NAME}
           onChange={setLanguages}
         />
-        <label>
-          <FieldLabel elementType="span">{clinicTexts.approach}</FieldLabel>
-          <SelectBox
-            value={approach}
-            onChange={({ target }) =>
-              setApproach(APPROACHES.find((one) => one === target.value) ?? approach)
-            }
-          >
-            {APPROACHES.map((one) => (
-              <option key={one} value={one}>
-                {APPROACH_WORDS[one]}
-              </option>
-            ))}
-          </SelectBox>
-        </label>
+        <OneOf
+          label={clinicTexts.approach}
+          value={approach}
+          choices={APPROACHES.map((one) => [one, APPROACH_WORDS[one]])}
+          onChange={setApproach}
+        />
+        <OneOf
+          label={clinicTexts.spelling}
+          value={spelling}
+          choices={SPELLINGS.map((one) => [one, SPELLING_WORDS[one]])}
+          onChange={setSpelling}
+        />
         <div data-third>
           <Field label={clinicTexts.latitude} value={lat} onChange={setLat} />
         </div>
@@ -133,10 +132,22 @@ export function ClinicSettings({ clinic }: { readonly clinic: Clinic }) {
         </div>
         <p>{place ? clinicTexts.placeWhat : clinicTexts.placeWrong}</p>
         <div data-third>
-          <Field
+          <OneOf
             label={clinicTexts.country}
             value={country}
-            onChange={(typed) => setCountry(typed.slice(0, 2))}
+            choices={[['', clinicTexts.countryNotSaid], ...allCountries()]}
+            onChange={(code) => {
+              setCountry(code);
+              setState('');
+            }}
+          />
+        </div>
+        <div data-third>
+          <OneOf
+            label={clinicTexts.state}
+            value={state}
+            choices={[['', clinicTexts.stateNotSaid], ...statesOf(country)]}
+            onChange={setState}
           />
         </div>
         <div data-third>
@@ -148,7 +159,7 @@ export function ClinicSettings({ clinic }: { readonly clinic: Clinic }) {
             onChange={setDays}
           />
         </div>
-        <p>{hasCountry ? clinicTexts.countryWhat : clinicTexts.countryWrong}</p>
+        <p>{clinicTexts.countryWhat}</p>
         <p>{clinicTexts.retentionWhat}</p>
         <div>
           <Button kind="main" type="submit" isDisabled={!isWhole}>

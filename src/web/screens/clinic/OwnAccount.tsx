@@ -6,10 +6,13 @@ import type { Problem } from '../../../contracts/problem.ts';
 import type { Result } from '../../../core/util/result.ts';
 import { accounts } from '../../api/accounts.ts';
 import { Button } from '../../kit/Button.tsx';
-import { Field } from '../../kit/fields.tsx';
+import { Field, OneOf } from '../../kit/fields.tsx';
+import { SPELLINGS, type Spelling } from '../../../wording/spelling.ts';
+import { sessionRead } from '../../store/session/sessionSlice.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { Notice } from '../../kit/Notice.tsx';
 import { EntryField } from '../../kit/secretField.tsx';
-import { clinicTexts } from '../../texts/clinicTexts.ts';
+import { clinicTexts, SPELLING_WORDS } from '../../texts/clinicTexts.ts';
 
 const Form = styled.form`
   display: grid;
@@ -32,14 +35,48 @@ const What = styled.p`
   color: var(--quiet);
 `;
 
-/** Password and passkeys of whoever looks. */
+/** Spelling, password and passkeys of whoever looks. */
 export function OwnAccount() {
   return (
     <section aria-labelledby="own">
       <h2 id="own">{clinicTexts.own}</h2>
+      <OwnSpelling />
       <OwnPassword />
       <OwnPasskeys />
     </section>
+  );
+}
+
+/** Stands for the spelling of the clinic. */
+const OF_CLINIC = 'clinic';
+
+function OwnSpelling() {
+  const dispatch = useAppDispatch();
+  const known = useAppSelector(({ session }) => session.known);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  if (!known) return null;
+  const choose = async (chosen: Spelling | typeof OF_CLINIC): Promise<void> => {
+    const answer = await accounts.setSpelling(chosen === OF_CLINIC ? null : chosen);
+    setProblem(answer.ok ? null : answer.error);
+    if (answer.ok) dispatch(sessionRead({ ...known, ...answer.value }));
+  };
+  return (
+    <div>
+      <OneOf
+        label={clinicTexts.ownSpelling}
+        value={known.spelling ?? OF_CLINIC}
+        choices={[
+          [OF_CLINIC, clinicTexts.spellingOfClinic],
+          ...SPELLINGS.map((one) => [one, SPELLING_WORDS[one]] as const),
+        ]}
+        onChange={(chosen) => void choose(chosen)}
+      />
+      {problem && (
+        <Notice tone="caution">
+          {problem.message} {problem.cure}
+        </Notice>
+      )}
+    </div>
   );
 }
 

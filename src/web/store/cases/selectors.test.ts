@@ -53,6 +53,8 @@ describe('the station of the clinic', () => {
       region: 'A county',
       place: { lat: 44.6, lon: -67.9 },
       country: 'us',
+      state: null,
+      spelling: 'gb',
       today: '2026-06-15',
       now: '2026-06-15T12:00:00.000Z',
       address: '',
@@ -74,6 +76,19 @@ describe('the station of the clinic', () => {
 
   it('names the country of the clinic for a garden near it', () => {
     expect(request(loaded, desk)?.body.country).toBe('us');
+  });
+
+  it('names whose law holds and how texts are spelled', () => {
+    const place = { lat: 51, lon: 0, town: 'Perth', country: 'gb', state: 'sct' };
+    const found = casesReducer(loaded, change({ kind: 'place-set', plantId: 'plant-1', place }));
+    expect(request(found, desk)?.body).toMatchObject({
+      place: { lat: 51, lon: 0 },
+      country: 'gb',
+      state: 'sct',
+      spelling: 'gb',
+    });
+    const own = { ...desk, clinic: desk.clinic && { ...desk.clinic, state: 'me' } };
+    expect(request(loaded, own)?.body).toMatchObject({ country: 'us', state: 'me' });
   });
 
   it('gives none for a garden that lies far off', () => {

@@ -3,6 +3,8 @@ import type { CasePlant, CaseRecord, Clinic, ClinicExperience } from '../../../c
 import type { ConsultRequest, Seen } from '../../../contracts/consult.ts';
 import type { ClinicWeather } from '../../../contracts/weather.ts';
 import { distanceKm } from '../../../core/timing/climate.ts';
+import type { Spelling } from '../../../wording/spelling.ts';
+import type { WithSession } from '../session/sessionSlice.ts';
 import { currentRecord } from './caseEntity.ts';
 import type { CasesState } from './casesSlice.ts';
 
@@ -14,6 +16,7 @@ export interface WithCases {
     readonly weather: ClinicWeather | null;
     readonly clinic: Clinic | null;
   };
+  readonly session?: WithSession['session'];
 }
 
 const entityOf = ({ cases }: WithCases, caseId: string) => cases.byId[caseId];
@@ -34,6 +37,10 @@ export const selectPlant = createSelector(
     record?.plants.find(({ id }) => id === active) ?? record?.plants[0] ?? null,
 );
 
+/** In which spelling whoever is signed in reads texts. */
+export const selectSpelling = ({ session, desk }: WithCases): Spelling =>
+  session?.known?.spelling ?? desk.clinic?.spelling ?? 'us';
+
 const NOTHING_SEEN: readonly Seen[] = [];
 
 /** The clinic's confirmed cases while learning is switched on. */
@@ -49,9 +56,16 @@ const NO_WEATHER: ConsultRequest['weather'] = [];
 const isNear = (clinic: Clinic, place: CasePlant['place']): boolean =>
   distanceKm(place, clinic.place) <= STATION_REACHES_KM;
 
-/** The clinic's country, where it is known and the garden lies near the clinic. */
-const countryNear = (clinic: Clinic | null, place: CasePlant['place']): string | null =>
-  clinic && isNear(clinic, place) ? clinic.country : null;
+/** Whose law holds in a garden: that of the town it was found by, or of the clinic where it lies near; empty where that is not known. */
+function lawPlace(
+  clinic: Clinic | null,
+  { country, state, ...place }: CasePlant['place'],
+): Pick<ConsultRequest, 'country' | 'state'> {
+  if (country !== undefined) return state === undefined ? { country } : { country, state };
+  if (!clinic || clinic.country === null || !isNear(clinic, place)) return {};
+  const own = { country: clinic.country };
+  return clinic.state === null ? own : { ...own, state: clinic.state };
+}
 
 /** The station's days before a day, where a garden lies near the clinic. */
 function stationDays(
@@ -108,9 +122,11 @@ function toRequest(
   plant: CasePlant,
   record: CaseRecord,
   rest: Pick<ConsultRequest, 'experience' | 'weather'>,
-  country: string | null,
+  law: Pick<ConsultRequest, 'country' | 'state' | 'spelling'>,
 ): PlantRequest {
-  const { words, date, place, approach } = plant;
+  const { words, date, approach } = plant;
+  const { lat, lon, height } = plant.place;
+  const place = height === undefined ? { lat, lon } : { lat, lon, height };
   const answers = plant.answers.map(({ finding, value, sure }) => ({ finding, value, sure }));
   const tests = plant.samples.flatMap(({ result }) =>
     result === null || result.kind === 'report' || result.cause === null
@@ -119,7 +135,7 @@ function toRequest(
   );
   const base = { words, date, place, approach, answers, tests, channel: record.channel };
   const named = plant.plant === null ? base : { ...base, plant: plant.plant };
-  const asked = country === null ? named : { ...named, country };
+  const asked = { ...named, ...law };
   return {
     caseId,
     plantId: plant.id,
@@ -138,7 +154,8 @@ export function requestFor(state: WithCases, caseId: string, plantId: string): P
     experience: [...selectSeen(state)],
     weather: stationDays(weather, clinic, plant.place, plant.date),
   };
-  return toRequest(caseId, plant, record, rest, countryNear(clinic, plant.place));
+  const spelling = selectSpelling(state);
+  return toRequest(caseId, plant, record, rest, { ...lawPlace(clinic, plant.place), spelling });
 }
 
 /** What the consultant is asked about the open plant; null while the case is not loaded. */
@@ -149,10 +166,11 @@ export const selectRequest = createSelector(
   selectSeen,
   selectWeather,
   (state: WithCases) => state.desk.clinic,
-  (caseId, plant, record, seen, weather, clinic): PlantRequest | null => {
+  selectSpelling,
+  (caseId, plant, record, seen, weather, clinic, spelling): PlantRequest | null => {
     if (!plant || !record) return null;
     const rest = { experience: [...seen], weather };
-    return toRequest(caseId, plant, record, rest, countryNear(clinic, plant.place));
+    return toRequest(caseId, plant, record, rest, { ...lawPlace(clinic, plant.place), spelling });
   },
 );
 
