@@ -47,6 +47,8 @@ export function faultText(fault: LibraryFault): string {
       return `"${fault.finding}" stands in another look too; keep it in one`;
     case 'unused-finding':
       return 'no cause uses this finding; remove it or use it';
+    case 'one-system':
+      return `"${fault.text.slice(0, 60)}" names an amount in one system of units; write "5 cm (2 in)"`;
     case 'rate':
       return 'holds an application rate; the rate comes from the label';
     case 'learned-unknown':
@@ -110,7 +112,9 @@ function qualityText(fault: QualityFault): string {
     case 'no-harm':
       return 'say what harm it does, or under "leave" why it may be left';
     case 'no-outlook':
-      return 'it does more than slight harm; say under "expect" what will come of it, and by when';
+      return 'say under "expect" what will come of it, and by when';
+    case 'no-look-again':
+      return 'say under "lookAgainDays" after how many days to look again';
     case 'no-timing':
       return 'give "seen", a stage or a treatment window, or write "timing: none"';
     case 'too-few-causes':

@@ -97,10 +97,15 @@ test('the plant, the place and the approach open in place', async ({ page }) => 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Plant: Pea. Change' })).toBeVisible();
   await page.getByRole('button', { name: /^Place:/ }).click();
+  await page.getByRole('searchbox', { name: /^Town/ }).fill('ellsworth, maine');
+  await page.getByRole('option', { name: /Ellsworth/ }).click();
+  await expect(page.getByRole('button', { name: 'Place: Ellsworth, Maine. Change' })).toBeVisible();
+  await page.getByRole('button', { name: /^Place:/ }).click();
+  await page.getByText('By degrees').click();
   await page.getByRole('textbox', { name: /^Latitude/ }).fill('95');
   await expect(page.getByText('Latitude is a number from -90 to 90')).toBeVisible();
   await page.getByRole('textbox', { name: /^Latitude/ }).fill('-33.9');
-  await page.getByRole('button', { name: 'Use this place' }).click();
+  await page.getByRole('button', { name: 'Use these degrees' }).click();
   await expect(page.getByRole('button', { name: /^Place: 33.9° S/ })).toBeVisible();
   await saved(page);
 });

@@ -89,6 +89,30 @@ test('a call is handed over with a note, and the Desk says who has it', async ({
   await Promise.all([first, second].map((page) => page.context().close()));
 });
 
+test('an advisor reads in British spelling, and a garden elsewhere goes by the law of its town', async ({
+  browser,
+}) => {
+  const page = await freshPage(browser);
+  await comeIn(page, 'Petra Lindqvist-Moor');
+  await page.goto('/clinic');
+  await page.getByLabel('Spelling of the texts for me').selectOption('gb');
+  await page.goto('/');
+  await newCase(page, 'Can I prune my oak tree now? It has some dead twigs.');
+  await page.getByRole('button', { name: /^Place:/ }).click();
+  await page.getByRole('searchbox', { name: /^Town/ }).fill('austin tx');
+  await page
+    .getByRole('option', { name: /Austin/ })
+    .first()
+    .click();
+  const causes = page.getByRole('region', { name: 'Causes' });
+  await expect(causes).toContainText(/grey crust/);
+  await expect(page.getByText(/Local rule \(Texas\)/).first()).toBeVisible();
+  await saved(page);
+  await page.goto('/clinic');
+  await page.getByLabel('Spelling of the texts for me').selectOption('clinic');
+  await page.context().close();
+});
+
 test('a session that ends in the middle of a call is taken up again in place, and no word is lost', async ({
   browser,
 }) => {

@@ -145,7 +145,10 @@ describe('leave to do something', () => {
     it('is answered by what the plan does without and speaks of the same things', () => {
       const trap = option({ name: 'Traps in the runs' });
       const asked = { words: 'can I set a trap', options: [trap] };
-      expect(reply('may-do', asked)).toMatchObject({ code: 'not-first', treatments: ['Traps in the runs'] });
+      expect(reply('may-do', asked)).toMatchObject({
+        code: 'not-first',
+        treatments: ['Traps in the runs'],
+      });
       expect(reply('may-do', { ...asked, options: [] })).toEqual({ code: 'not-covered' });
     });
     it('is answered by what the plan refuses or does with the same things', () => {

@@ -12,7 +12,7 @@ import { hiddenBy } from './approach.ts';
 import type { AssessedTreatment } from './safetyJudge.ts';
 import type { Advice, Step } from './plan.ts';
 import type { AdviceContext } from './context.ts';
-import type { Caution, NotDoingReason, Referral } from './messages.ts';
+import { distinct, type Caution, type NotDoingReason, type Referral } from './messages.ts';
 import { isPesticide } from './safetyRules.ts';
 import type { Lead } from './verdict.ts';
 import { contentOf, speaksOf } from './sameThing.ts';
@@ -418,6 +418,11 @@ function isAskedOf({ lead, advice }: Answerable, act: Act | null): boolean {
   );
 }
 
+/** What the law of the place says of a step stands with no step of the plan where its question is beside a trouble. */
+const isOfLaw = (caution: Caution): boolean =>
+  caution.code === 'local-law' ||
+  (caution.code === 'postponed' && caution.why.code === 'local-law');
+
 /**
  * The answer to a request beside a trouble, where its words ask a question of care: `care` is the advice on
  * that question. Null where it does not speak of the work that is asked about, or the plan against the trouble does or
@@ -426,11 +431,13 @@ function isAskedOf({ lead, advice }: Answerable, act: Act | null): boolean {
 export function careReply(request: Request, plan: Answerable, care: Answerable): Reply | null {
   if (!care.lead || request.kind === 'theory' || !isAskedOf(care, request.act)) return null;
   if (isOfPlan(replyTo(request, plan), request)) return null;
+  const steps = doable(care).slice(0, MAX_STEPS);
+  const ofLaw = steps.flatMap(({ cautions }) => cautions.filter(isOfLaw));
   return {
     code: 'care',
     say: care.lead.cause.say,
-    steps: doable(care).slice(0, MAX_STEPS),
-    cautions: care.advice.cautions,
+    steps,
+    cautions: distinct([...care.advice.cautions, ...ofLaw]),
   };
 }
 

@@ -2,6 +2,7 @@ import { step, advice, lead, about, request } from '../../test/answering.ts';
 import { causeWith } from '../../test/candidate.ts';
 import type { Act, RequestKind, Request } from '../language/requests.ts';
 import { answerRequests, careReply } from './answers.ts';
+import type { LocalLaw } from './messages.ts';
 
 describe('a label that was read out', () => {
   const words = 'it says 2 tablespoons per gallon. how much for my 3 gallon sprayer';
@@ -48,11 +49,16 @@ describe('a question of care alone', () => {
   });
 });
 
+const LAW: LocalLaw = {
+  code: 'local-law',
+  ...{ say: 'Not in May.', region: 'us-tx', scope: 'there', who: 'council' },
+};
+
 describe('a question of care beside a trouble', () => {
   const care = about({
     lead: lead(causeWith({ id: 'care-prune', name: 'When to prune', say: 'You do it in spring.' })),
     advice: advice({
-      steps: [step('Prune it in spring.')],
+      steps: [{ ...step('Prune it in spring.'), cautions: [LAW, { code: 'arborist-only' }] }],
       cautions: [{ code: 'library', text: 'Wear gloves.' }],
     }),
   });
@@ -63,7 +69,7 @@ describe('a question of care beside a trouble', () => {
       code: 'care',
       say: 'You do it in spring.',
       steps: [{ id: 'Prune it in spring.' }],
-      cautions: [{ code: 'library', text: 'Wear gloves.' }],
+      cautions: [{ code: 'library', text: 'Wear gloves.' }, LAW],
     });
     expect(careReply(request('how'), plan, care)?.code).toBe('care');
   });

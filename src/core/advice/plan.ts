@@ -205,6 +205,9 @@ function viewsOn(
   return [...new Set(found)].slice(0, MAX_VIEWS);
 }
 
+/** Where there is no cause to go by. */
+const LOOK_AGAIN_DAYS = 7;
+
 function lookAgainOn(
   lead: Lead | null,
   verdict: Verdict,
@@ -217,7 +220,7 @@ function lookAgainOn(
     return addDays(today, wait);
   return addDays(
     today,
-    verdict === 'find-out' ? FIRST_LOOK_DAYS : (lead?.cause.lookAgainDays ?? 7),
+    verdict === 'find-out' ? FIRST_LOOK_DAYS : (lead?.cause.lookAgainDays ?? LOOK_AGAIN_DAYS),
   );
 }
 

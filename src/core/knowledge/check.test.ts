@@ -233,6 +233,11 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
     { id: 't', field: 'text' },
   ],
   [
+    'a depth in one system of units',
+    { 'causes/c.yaml': [{ ...cause, say: 'It sits 5 cm deep.' }] },
+    { id: 'c', fault: { code: 'one-system', text: 'It sits 5 cm deep.' } },
+  ],
+  [
     'a text that nobody has written',
     { 'causes/c.yaml': [{ ...cause, say: 'To be written.' }] },
     { id: 'c', field: 'say', fault: { code: 'unwritten' } },

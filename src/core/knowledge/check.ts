@@ -4,6 +4,7 @@ import { unwrittenIn } from './unwritten.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { ForKinds } from '../schema/kinds.ts';
 import { LIST } from '../schema/danger.ts';
+import { isInOneSystem } from './bothUnits.ts';
 import { REGION_FORM } from '../schema/fieldFault.ts';
 import type { WindowRule } from '../schema/window.ts';
 import type { Library } from '../schema/library.ts';
@@ -244,6 +245,23 @@ function checkRates(library: Library, report: Report): void {
   }
 }
 
+/** Fields that are no text to read. */
+const NO_TEXT = new Set(['id', 'amount', 'phrases', 'when', 'source', 'limits', 'plate']);
+
+function textsOf(value: unknown): readonly string[] {
+  if (typeof value === 'string') return [value];
+  if (value === null || typeof value !== 'object') return [];
+  return Object.entries(value).flatMap(([key, one]) => (NO_TEXT.has(key) ? [] : textsOf(one)));
+}
+
+function checkUnits(library: Library, report: Report): void {
+  const { causes, careTopics, treatments, findings, groups, looks, sampleKinds } = library;
+  const entries = [causes, careTopics, treatments, findings, groups, looks, sampleKinds].flat();
+  for (const entry of entries)
+    for (const text of textsOf(entry))
+      if (isInOneSystem(text)) report(entry.id, '(entry)', { code: 'one-system', text });
+}
+
 function checkLaws({ laws, areas }: Library, known: Known, report: Report): void {
   const named = ids(areas);
   for (const { id, where, causes, plants } of laws) {
@@ -338,6 +356,7 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   checkViews(library, known, report);
   checkSampleKinds(library, known, report);
   checkRates(library, report);
+  checkUnits(library, report);
   checkClasses(library, report);
   checkCitations(library, report);
   for (const [id, field] of unwrittenIn(library)) report(id, field, { code: 'unwritten' });

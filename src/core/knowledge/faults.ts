@@ -25,6 +25,7 @@ export type EntryFault =
   | { readonly code: 'in-two-looks'; readonly finding: string }
   | { readonly code: 'unused-finding' }
   | { readonly code: 'rate' }
+  | { readonly code: 'one-system'; readonly text: string }
   | { readonly code: 'unwritten' }
   | { readonly code: 'learned-unknown' };
 
@@ -35,7 +36,7 @@ export type QualityFault =
   | { readonly code: 'not-separated'; readonly other: string }
   | { readonly code: 'season-without-window'; readonly treatment: string }
   | { readonly code: 'no-harm' }
-  | { readonly code: 'no-outlook' }
+  | { readonly code: 'no-outlook' | 'no-look-again' }
   | { readonly code: 'no-timing' }
   | { readonly code: 'too-few-causes'; readonly causes: number; readonly least: number }
   | { readonly code: 'no-normal-look' }

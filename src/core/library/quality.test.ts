@@ -8,6 +8,8 @@ const SOUND = {
   lookAlikes: [{ id: 'b', tells: 'The other shows f5.' }],
   timing: 'none',
   harm: { looks: 'slight' },
+  expect: 'It passes in a week.',
+  lookAgainDays: 14,
 };
 const shows = (...ids: string[]): Record<string, string> =>
   Object.fromEntries(ids.map((id) => [id, 'usual']));
@@ -52,11 +54,12 @@ it.each([
     { harm: {}, leave: undefined },
     'a harm',
   ],
+  ['nothing of what to expect', shows('f1', 'f2', 'f3', 'f6'), { expect: undefined }, 'a expect'],
   [
-    'more than slight harm, and nothing of what to expect',
+    'no day to look again',
     shows('f1', 'f2', 'f3', 'f6'),
-    { harm: { plant: 'moderate' }, expect: undefined },
-    'a expect',
+    { lookAgainDays: undefined },
+    'a lookAgainDays',
   ],
   [
     'words that name a season, without dates',

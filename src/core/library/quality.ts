@@ -1,7 +1,7 @@
 import type { Compiled } from './compile.ts';
 import type { KnowledgeIssue, LibraryFault } from '../knowledge/faults.ts';
 import type { ReadLibrary } from '../knowledge/read.ts';
-import { FREQUENCY, HARM } from '../schema/scale.ts';
+import { FREQUENCY } from '../schema/scale.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Cause } from '../schema/cause.ts';
 import { weakestPairs } from './separation.ts';
@@ -76,8 +76,10 @@ function checkCause(cause: Cause, library: Compiled, report: Report): void {
   const harms = [looks, crop, plant, neighbours, people];
   if (!harmless && harms.every((harm) => harm === 'none'))
     report(cause.id, 'harm', { code: 'no-harm' });
-  if (cause.expect === undefined && harms.some((harm) => HARM[harm] > HARM.slight))
+  if (cause.expect === undefined && !isCareTopic(cause))
     report(cause.id, 'expect', { code: 'no-outlook' });
+  if (cause.lookAgainDays === undefined)
+    report(cause.id, 'lookAgainDays', { code: 'no-look-again' });
   if (!hasTiming(cause, library)) report(cause.id, 'timing', { code: 'no-timing' });
 }
 

@@ -125,8 +125,8 @@ export const causeSchema = z.strictObject({
   /** Sample or visit that confirms it, where being wrong is costly. */
   confirm: z.string().optional(),
   cautions: z.array(z.string()).default([]),
-  /** When to look again, in days from the advice. */
-  lookAgainDays: z.number().int().min(1).max(400).default(14),
+  /** When to look again, in days from the advice; the check of the library asks for it. */
+  lookAgainDays: z.number().int().min(1).max(400).optional(),
   source: sourceRefSchema,
 });
 

@@ -89,13 +89,13 @@ function regionsOf({ country, state }: Town): readonly string[] {
 const liesIn = (town: Town, region: string): boolean =>
   region === '' || regionsOf(town).some((name) => name === region || name.startsWith(`${region} `));
 
-/** As many people as these weigh as much as being ten times as near, from 30 km on. */
+/** From here on ten times as far weighs as much as a hundred times as few people. */
 const NEAR_KM = 30;
 
 /** How likely a town is meant: large and near ones, and those whose whole name was said. */
 function likelihood({ town, key }: Indexed, name: string, at: TownQuery): number {
   const size = Math.log10(town.people + 100);
-  const near = 1.5 * Math.log10(1 + distanceKm(town, at) / NEAR_KM);
+  const near = 2 * Math.log10(1 + distanceKm(town, at) / NEAR_KM);
   return size - near + (key === name ? 2 : 0);
 }
 

@@ -191,9 +191,10 @@ export const caseTexts = {
   nameNotTaken: 'name not taken',
   latitudeSouthIsNegative: 'Latitude, south is negative',
   longitudeWestIsNegative: 'Longitude, west is negative',
-  heightInMetresIfKnown: 'Height in metres, if known',
+  heightInMetresIfKnown: 'Height above the sea, m, if known',
   placeInvalid:
     'Latitude is a number from -90 to 90, longitude from -180 to 180, height in m or empty.',
+  byDegrees: 'By degrees',
   useThisPlace: 'Use these degrees',
   atTheClinicsPlace: (region: string) => `At the clinic: ${region}`,
   howTheyReachedUs: 'How they reached us',

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { styled } from 'styled-components';
 import type { CasePlant, Clinic } from '../../../contracts/cases.ts';
 import { regionOf } from '../../../core/schema/region.ts';
 import { regionName } from '../../../wording/regions.ts';
@@ -22,6 +23,15 @@ export function placeInWords(
   if (clinic?.place.lat === lat && clinic.place.lon === lon) return clinic.region;
   return `${degrees(lat, 'N', 'S')} ${degrees(lon, 'E', 'W')}`;
 }
+
+const ByDegrees = styled.details`
+  margin-top: 8px;
+  & > summary {
+    cursor: pointer;
+    color: var(--teal);
+    margin-bottom: 6px;
+  }
+`;
 
 interface PlaceFormProps {
   readonly plant: CasePlant;
@@ -51,7 +61,10 @@ export function PlaceForm({ plant, clinic, close }: PlaceFormProps) {
           {caseTexts.atTheClinicsPlace(clinic.region)}
         </Button>
       )}
-      <Degrees place={plant.place} onSet={set} />
+      <ByDegrees>
+        <summary>{caseTexts.byDegrees}</summary>
+        <Degrees place={plant.place} onSet={set} />
+      </ByDegrees>
     </>
   );
 }

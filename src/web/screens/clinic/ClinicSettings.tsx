@@ -13,6 +13,7 @@ import { allCountries, statesOf } from '../../../wording/regions.ts';
 import { SPELLINGS } from '../../../wording/spelling.ts';
 import { api } from '../../api/api.ts';
 import { Button } from '../../kit/Button.tsx';
+import { TownChooser } from '../../choosers/TownChooser.tsx';
 import { Field, OneOf, WholeNumber } from '../../kit/fields.tsx';
 import { clinicRead } from '../../store/deskSlice.ts';
 import { useAppDispatch } from '../../store/store.ts';
@@ -32,6 +33,9 @@ const Form = styled.form`
   }
   & > [data-third] {
     grid-column: span 2;
+  }
+  & > [data-whole] {
+    grid-column: 1 / -1;
   }
   & > p {
     grid-column: 1 / -1;
@@ -121,6 +125,18 @@ export function ClinicSettings({ clinic }: { readonly clinic: Clinic }) {
           choices={SPELLINGS.map((one) => [one, SPELLING_WORDS[one]])}
           onChange={setSpelling}
         />
+        <div data-whole>
+          <TownChooser
+            near={clinic.place}
+            onChoose={(town) => {
+              setLat(town.lat.toFixed(4));
+              setLon(town.lon.toFixed(4));
+              setHeight('');
+              setCountry(town.country);
+              setState(town.state ?? '');
+            }}
+          />
+        </div>
         <div data-third>
           <Field label={clinicTexts.latitude} value={lat} onChange={setLat} />
         </div>

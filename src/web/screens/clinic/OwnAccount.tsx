@@ -30,6 +30,9 @@ const Row = styled.li`
   padding: 4px 0;
   border-top: 1px solid var(--hairline);
 `;
+const Choice = styled.div`
+  padding-bottom: 18px;
+`;
 const What = styled.p`
   font-size: 14px;
   color: var(--quiet);
@@ -61,7 +64,7 @@ function OwnSpelling() {
     if (answer.ok) dispatch(sessionRead({ ...known, ...answer.value }));
   };
   return (
-    <div>
+    <Choice>
       <OneOf
         label={clinicTexts.ownSpelling}
         value={known.spelling ?? OF_CLINIC}
@@ -76,7 +79,7 @@ function OwnSpelling() {
           {problem.message} {problem.cure}
         </Notice>
       )}
-    </div>
+    </Choice>
   );
 }
 
