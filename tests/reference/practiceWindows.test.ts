@@ -115,3 +115,46 @@ it('winter chill: a peony gets its 14 weeks below 11 C outside at 45 N, and none
   const house = year.map(() => ({ minCelsius: 15, maxCelsius: 21 }));
   expect(weeksBelow(house, 11)).toBe(0);
 });
+
+// Common practice of each place: when tomatoes go out, when most shrubs break, and when roses are pruned.
+const MILD_AND_COLD: readonly (readonly [string, number, number, string, string, string])[] = [
+  // place, latitude, longitude; out from; buds from; roses until
+  ['Columbus', 39.96, -83, '05-10', '04-01', '04-01'],
+  ['Minneapolis', 44.9, -93.2, '05-15', '04-20', '04-25'],
+  ['Atlanta', 33.7, -84.4, '04-10', '02-20', '02-20'],
+  ['Phoenix', 33.45, -112.07, '02-20', '01-25', '01-31'],
+  ['Seattle', 47.6, -122.3, '05-15', '03-01', '03-01'],
+  ['Denver', 39.7, -105, '05-20', '03-20', '04-01'],
+  ['Bristol', 51.45, -2.6, '05-25', '03-15', '03-15'],
+  ['London', 51.5, -0.1, '05-20', '03-12', '03-12'],
+  ['Rome', 41.9, 12.5, '04-20', '02-25', '02-25'],
+  ['Melbourne', -37.8, 145, '10-10', '09-01', '08-31'],
+  ['Sydney', -33.9, 151.2, '09-01', '08-15', '08-20'],
+];
+/** Practice itself differs by so many days from year to year and from one garden to the next. */
+const DAYS_APART = 24;
+
+it.each(MILD_AND_COLD)(
+  'the year of %s begins when its gardeners begin',
+  (name, lat, lon, out, buds, roses) => {
+    const almanac = at({ lat, lon });
+    const spans = (season: 'frost-free' | 'bud-break' | 'late-winter') =>
+      opening(almanac, { kind: 'season', season }, lat < 0 ? '2026-05-01' : '2025-11-15');
+    const far = (one: Day, monthAndDay: string): number =>
+      Math.abs(one - day(`${civil(one).year}-${monthAndDay}`));
+    if (name !== 'Sydney') expect(far(spans('frost-free').from, out)).toBeLessThan(DAYS_APART);
+    expect(far(spans('bud-break').from, buds)).toBeLessThan(DAYS_APART);
+    expect(far(spans('late-winter').to, roses)).toBeLessThan(DAYS_APART);
+  },
+);
+
+it('gives no dates of the north where there is no winter', () => {
+  const miami = at({ lat: 25.8, lon: -80.2 });
+  for (const text of ['calendar', 'heat'] as const) {
+    const rule: WindowRule =
+      text === 'calendar'
+        ? { kind: 'calendar', from: { month: 9, day: 25 }, to: { month: 11, day: 20 }, at: null }
+        : { kind: 'degree-days', baseCelsius: 10, from: 100, to: 300 };
+    expect(miami.state(rule, day('2026-07-05')).kind).toBe('watch');
+  }
+});

@@ -190,7 +190,12 @@ describe('a product that the plan does without', () => {
     expect(answered({})).toEqual([expect.stringMatching(/^Not first: .*strong dust; the label/)]);
   });
   it.each([
-    ['only a licence holder may use it', { restricted: true }, {}, /^Not by yourself: that is for a licensed applicator/],
+    [
+      'only a licence holder may use it',
+      { restricted: true },
+      {},
+      /^Not by yourself: that is for a licensed applicator/,
+    ],
     ['it is a hazard to pets', { petHazard: true }, {}, /^No: strong dust\. Not where a pet/],
     ['the approach is organic', {}, { approach: 'organic' as const }, /^No: strong dust\. Hidden/],
   ])('is refused where %s', (_, change, more, text) => {

@@ -32,6 +32,12 @@ const SOUTH_SHIFT = 181;
 const WINTERLESS_CELSIUS = 18;
 /** Expected heat above 5 C after which buds of most garden plants open: our own estimate. */
 const GROWTH_START_DEGREE_DAYS = 100;
+/**
+ * In a mild winter heat comes before the buds have had their rest: they open when it is so much warmer than on the coldest day, in Celsius, and at
+ * most by this share of the way to the warmest. Our own estimates.
+ */
+const ABOVE_COLDEST = 2.2;
+const SHARE_OF_THE_WAY = 0.25;
 const GROWTH_END_CELSIUS = 7;
 
 function rotate(values: Float64Array, by: number): Float64Array {
@@ -101,6 +107,13 @@ function warmestPosition(year: SeasonYear): number {
   return best;
 }
 
+/** First position from which on every daily mean to the peak is at least `celsius`. */
+function warmAgain(year: SeasonYear, celsius: number, peak: number): number {
+  let from = peak;
+  while (from > 0 && meanAt(year, from - 1) >= celsius) from--;
+  return from;
+}
+
 function coolAfter(year: SeasonYear, from: number): number {
   for (let i = from; i < DAYS_IN_YEAR; i++) if (meanAt(year, i) < GROWTH_END_CELSIUS) return i;
   return DAYS_IN_YEAR - 1;
@@ -152,6 +165,8 @@ export function buildSeasonYear(
   const peak = warmestPosition(bare);
   if (coldest >= WINTERLESS_CELSIUS)
     return { ...bare, winterless: true, peak, wet: wetSeason(daily.rainMillimetres, shift) };
-  const start = reachedAt(accumulate(bare, 5), GROWTH_START_DEGREE_DAYS) ?? peak;
+  const heated = reachedAt(accumulate(bare, 5), GROWTH_START_DEGREE_DAYS) ?? peak;
+  const rise = Math.min(ABOVE_COLDEST, SHARE_OF_THE_WAY * (meanAt(bare, peak) - coldest));
+  const start = Math.max(heated, warmAgain(bare, coldest + rise, peak));
   return { ...bare, peak, growthStart: Math.min(start, peak), growthEnd: coolAfter(bare, peak) };
 }

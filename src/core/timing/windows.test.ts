@@ -134,15 +134,19 @@ describe('windows by the frosts of the place', () => {
   };
 
   it('begin on the first day after the mild nights, and end on the last before them', () => {
-    const mild = seasonPositions(at(40).year, 'frost-free');
+    const { year } = at(40);
+    const mild = seasonPositions(year, 'frost-free');
+    const lastCold = year.minCelsius.findLastIndex((low, i) => i < year.peak && low < 6);
     expect(placed(40, 'first-frost..first-frost+10')).toEqual({
       from: mild.to + 1,
       to: mild.to + 11,
     });
     expect(placed(40, 'last-frost-7..last-frost')).toEqual({
-      from: mild.from - 8,
-      to: mild.from - 1,
+      from: lastCold - 7,
+      to: lastCold,
     });
+    expect(year.minCelsius[mild.from]).toBeGreaterThanOrEqual(9);
+    expect(year.minCelsius[mild.from - 1]).toBeLessThan(9);
   });
 
   it('have no date where there is no frost', () => {

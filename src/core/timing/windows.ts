@@ -176,17 +176,25 @@ function coolestWeeks(year: SeasonYear): Positions {
   return { from: middle - 30, to: middle + 30 };
 }
 
-/** Mean minimum below which frost is still likely on a clear night, in Celsius: our own estimate. */
-const FROST_LIKELY_MEAN_MIN = 6;
+/**
+ * Mean minimum at which the last or first frost falls in the middle of years, in Celsius, and the one from which on hardly a night freezes and
+ * tender plants grow: fitted to the tables of freeze dates that are named in the tests, so our own estimates.
+ */
+const FROST_MEAN_MIN = 6;
+const TENDER_MEAN_MIN = 9;
 
-function frostFree(year: SeasonYear): Positions {
-  const safe = (i: number): boolean => numberAt(year.minCelsius, i) >= FROST_LIKELY_MEAN_MIN;
+/** The run of nights round the warmest day that are at least so mild on both sides of it, in degrees Celsius. */
+function mildNights(year: SeasonYear, before: number, after: number): Positions {
   let from = year.peak;
-  while (from > 0 && safe(from - 1)) from--;
+  while (from > 0 && numberAt(year.minCelsius, from - 1) >= before) from--;
   let to = year.peak;
-  while (to < DAYS_IN_YEAR - 1 && safe(to + 1)) to++;
+  while (to < DAYS_IN_YEAR - 1 && numberAt(year.minCelsius, to + 1) >= after) to++;
   return { from, to };
 }
+
+/** When tender plants stand out of doors: from mild nights to the usual first frost. */
+const frostFree = (year: SeasonYear): Positions =>
+  mildNights(year, TENDER_MEAN_MIN, FROST_MEAN_MIN);
 
 function heatPositions(
   year: SeasonYear,
@@ -215,7 +223,7 @@ const LEAF_FALL_BEFORE_END = 10;
 
 /** Position of the mean last frost of spring or first one of autumn; null where nights stay mild all year. */
 function frostPosition(stage: 'last-frost' | 'first-frost', here: SeasonYear): number | null {
-  const { from, to } = frostFree(here);
+  const { from, to } = mildNights(here, FROST_MEAN_MIN, FROST_MEAN_MIN);
   if (from === 0 && to === DAYS_IN_YEAR - 1) return null;
   return stage === 'last-frost' ? from - 1 : to + 1;
 }
@@ -250,7 +258,7 @@ function plantPositions(rule: Extract<WindowRule, { kind: 'plant' }>, context: W
 
 /**
  * 0-indexed positions of a rule in the gardening year here, or why it has none: `always`, `never` where the place
- * lacks the degree-days, `watch` where the library has no date.
+ * lacks the degree-days, `watch` where the library has no date, as for calendar dates and heat where there is no winter.
  */
 export function positionsOf(rule: WindowRule, context: WindowContext): Placed {
   const { here } = context;
@@ -263,10 +271,10 @@ export function positionsOf(rule: WindowRule, context: WindowContext): Placed {
       return seasonPositions(here, rule.season);
     }
     case 'degree-days':
-      if (here.winterless) return 'always';
+      if (here.winterless) return 'watch';
       return heatPositions(here, rule) ?? 'never';
     case 'calendar': {
-      if (here.winterless) return 'always';
+      if (here.winterless) return 'watch';
       const there = context.reference(rule.at);
       const [first, last] = [positionInYear(there, rule.from), positionInYear(there, rule.to)];
       const from = Math.round(transferDate(first, there, here));
