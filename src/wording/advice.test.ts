@@ -15,9 +15,17 @@ it.each([
     {
       kind: 'opens',
       span: span('2027-04-20', '2027-05-12'),
+      closedSince: day('2026-06-02'),
+    } as const,
+    'about 20 April 2027 to 12 May 2027; the last window closed about 2 June',
+  ],
+  [
+    {
+      kind: 'opens',
+      span: span('2027-04-20', '2027-05-12'),
       closedSince: day('2026-05-14'),
     } as const,
-    'about 20 April 2027 to 12 May 2027; the last window closed about 14 May',
+    'about 20 April 2027 to 12 May 2027',
   ],
   [
     { kind: 'never', why: 'too-cool' } as const,

@@ -171,7 +171,7 @@ export function stepText(step: StepText): string {
 }
 
 /** A window that closed so few days ago is worth a word. */
-const JUST_CLOSED_DAYS = 120;
+const JUST_CLOSED_DAYS = 30;
 
 const NEVER = {
   'too-cool': 'a normal year here does not get warm enough for it',

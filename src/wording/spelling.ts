@@ -18,7 +18,7 @@ const BRITISH: Readonly<Record<string, string>> = {
   ...{ gray: 'grey', grays: 'greys', grayish: 'greyish', mold: 'mould', molds: 'moulds' },
   ...{ moldy: 'mouldy', molt: 'moult', smolder: 'smoulder', plow: 'plough' },
   ...{ aluminum: 'aluminium', sulfur: 'sulphur', sulfate: 'sulphate', sulfide: 'sulphide' },
-  ...{ catalog: 'catalogue', brier: 'briar', edema: 'oedema', spirea: 'spiraea', math: 'maths' },
+  ...{ catalog: 'catalogue', brier: 'briar', edema: 'oedema', spirea: 'spiraea', spireas: 'spiraeas', math: 'maths' },
   ...{ defense: 'defence', offense: 'offence', advisor: 'adviser', advisors: 'advisers' },
   ...{ fertilizer: 'fertiliser', fertilizers: 'fertilisers', fertilize: 'fertilise' },
   ...{ galvanized: 'galvanised', organize: 'organise', organization: 'organisation' },

@@ -95,6 +95,19 @@ it('fills a short plan with mild steps against the leading cause, and never with
   expect(chooseSteps(steps, TODAY).map((one) => one.candidate.treatment.id)).toEqual(['best']);
 });
 
+it('names the product that a question of care asks about', () => {
+  const topic = causeWith({
+    id: 'care-x',
+    category: 'care',
+    findings: { 'asks-care-x': 'always' },
+  });
+  const asked = suspectOf(topic, 0.4, 1);
+  const product = step('product', [{ suspect: asked, effect: 0.6 }], 9, 'conventional');
+  const mild = step('mild', [{ suspect: B, effect: 0.6 }]);
+  const chosen = chooseSteps([product, mild], TODAY, topic.id);
+  expect(chosen.map(({ candidate }) => candidate.treatment.id)).toContain('product');
+});
+
 it.each([{ effort: 'high' }, { money: 'very-high' }])(
   'never fills a short plan with a drastic step: %o',
   (costs) => {

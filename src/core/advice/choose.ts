@@ -1,4 +1,5 @@
 import { BURDEN, EFFECT } from '../schema/scale.ts';
+import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { CauseId } from '../schema/common.ts';
 import { RUNGS, type Rung, type Treatment } from '../schema/treatment.ts';
 import { daysUntil } from '../timing/windows.ts';
@@ -71,6 +72,11 @@ const MILD: ReadonlySet<Rung> = new Set<Rung>([
   'replace',
 ]);
 
+const isMild = ({ candidate }: AssessedTreatment): boolean => MILD.has(candidate.treatment.rung);
+/** What was asked about is named, whatever it is. */
+const isOfCare = ({ candidate }: AssessedTreatment): boolean =>
+  candidate.targets.every(({ suspect }) => isCareTopic(suspect.cause));
+
 /** Digging out or felling is a decision of its own, never one more line of a short plan. */
 const isDrastic = ({ effort, money }: Treatment): boolean =>
   Math.max(BURDEN[effort], BURDEN[money]) >= BURDEN.high;
@@ -87,7 +93,7 @@ function furtherSteps(
   return allowed
     .filter(({ candidate }) => !taken.has(candidate.treatment.id))
     .filter(({ candidate }) => !isDrastic(candidate.treatment))
-    .filter((one) => MILD.has(one.candidate.treatment.rung) && effectOn(one) >= WORTH_NAMING)
+    .filter((one) => (isMild(one) || isOfCare(one)) && effectOn(one) >= WORTH_NAMING)
     .sort((a, b) => effectOn(b) - effectOn(a) || a.candidate.burden - b.candidate.burden)
     .slice(0, Math.max(0, MIN_STEPS - chosen.filter((one) => effectOn(one) > 0).length))
     .map((one) => ({ ...one, gain: 0 }));

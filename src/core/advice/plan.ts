@@ -4,13 +4,14 @@ import type { Compiled } from '../library/compile.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Amount, MeasureId } from '../schema/amount.ts';
 import type { Cause } from '../schema/cause.ts';
+import { HARM } from '../schema/scale.ts';
 import type { Rung, Treatment } from '../schema/treatment.ts';
 import type { View } from '../schema/view.ts';
 import type { WindowRule } from '../schema/window.ts';
 import { addDays, type Day } from '../timing/calendar.ts';
 import { daysUntil, type WindowState } from '../timing/windows.ts';
 import { hiddenBy } from './approach.ts';
-import { expectedGain, gatherCandidates, suspectsOf } from './candidates.ts';
+import { expectedGain, gatherCandidates, suspectsOf, type Suspect } from './candidates.ts';
 import { chooseSteps, type Chosen } from './choose.ts';
 import type { AdviceContext } from './context.ts';
 import { forThisJob, type Worked } from './forSize.ts';
@@ -299,7 +300,7 @@ export function planAdvice(
     verdict,
     headline: headlineOf(verdict, lead, named, considered, context),
     steps,
-    cautions: planCautions(context, lead, named, chosen),
+    cautions: planCautions(context, lead, distinct([...named, ...dangerous(suspects)]), chosen),
     refer: distinct(chosen.flatMap(({ referTo }) => referTo)),
     notDoing: notDoing(named, hidden),
     differ: viewsOn(library, named, chosen),
@@ -322,6 +323,15 @@ function notKnownHere(lead: Lead, context: AdviceContext): Advice {
     lookAgain: addDays(today, FIRST_LOOK_DAYS),
   };
 }
+
+/** From this probability on what could hurt people is warned of, whatever leads; our own judgement. */
+const DANGER_KNOWN = 0.05;
+
+/** Causes that may do people serious harm. */
+const dangerous = (suspects: readonly Suspect[]): readonly Cause[] =>
+  suspects.flatMap(({ cause, probability }) =>
+    probability >= DANGER_KNOWN && HARM[cause.harm.people] >= HARM.serious ? [cause] : [],
+  );
 
 function planCautions(
   context: AdviceContext,

@@ -143,6 +143,27 @@ describe('two causes at work', () => {
   });
 });
 
+it('warns of a lesser suspicion that may hurt people, but of no other', () => {
+  const withHarm = (people: string) =>
+    miniLibrary(
+      [{ id: 'sign', extra: { background: 'telltale' } }],
+      ['pest', 'hornets'].map((id, n) => ({
+        id,
+        name: id,
+        findings: { sign: n === 0 ? 'always' : 'sometimes' },
+        extra: {
+          category: 'insect',
+          cautions: [`Take care with ${id}.`],
+          ...(n === 0 ? {} : { harm: { people } }),
+        },
+      })),
+    );
+  const texts = (people: string) =>
+    advise(withHarm(people)).cautions.flatMap((one) => (one.code === 'library' ? one.text : []));
+  expect(texts('serious')).toEqual(['Take care with pest.', 'Take care with hornets.']);
+  expect(texts('slight')).toEqual(['Take care with pest.']);
+});
+
 it('tells of two views at most', () => {
   const library = pestLibrary(withUses({ use: 'pick' }), [pick], {
     'views/v.yaml': ['a', 'b', 'c'].map((id) => ({

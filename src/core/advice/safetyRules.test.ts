@@ -45,6 +45,15 @@ describe('no treatment before a cause', () => {
   it('lets a practice pass at any probability', () => {
     expect(rules.causeFirst(candidate({}, 'insect', 0.1), context())).toEqual(allow);
   });
+  it('lets pass what a question of care asks about', () => {
+    const topic = causeWith({
+      id: 'care-x',
+      category: 'care',
+      findings: { 'asks-care-x': 'always' },
+    });
+    const asked = candidateOf(insecticide, [{ suspect: suspectOf(topic, 0.1), effect: 0.6 }]);
+    expect(rules.causeFirst(asked, context())).toEqual(allow);
+  });
   it('adds up what a product is against', () => {
     const one = candidate(insecticide, 'insect', 0.3);
     const both = { ...one, targets: [...one.targets, ...one.targets] };
@@ -141,6 +150,8 @@ describe('systemic insecticides', () => {
     [systemic, {}, forbid('systemic-where-bees-visit')],
     [systemic, { beeVisited: false }, caution('never-on-open-blossom')],
     [insecticide, { beeVisited: true }, caution('never-on-open-blossom')],
+    [{ ...insecticide, applied: 'soil' }, { beeVisited: true }, allow],
+    [{ ...systemic, applied: 'soil' }, { beeVisited: true }, forbid('systemic-where-bees-visit')],
   ])('%j where bees are: %j', (treatment, traits, ruling) => {
     expect(rules.openBlossom(candidate(treatment), context({ traits }))).toEqual(ruling);
   });

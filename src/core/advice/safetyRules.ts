@@ -1,6 +1,7 @@
 import type { Category } from '../schema/cause.ts';
 import { RELIED_ON } from '../schema/reliedOn.ts';
 import { addDays, type Day } from '../timing/calendar.ts';
+import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Traits } from '../schema/plant.ts';
 import type { ProductClass, Treatment } from '../schema/treatment.ts';
 import type { Candidate } from './candidates.ts';
@@ -42,9 +43,13 @@ export const SAFETY_FINDINGS = RELIED_ON.findings;
 /** Probability below which no product is recommended against a cause: no treatment before a cause. */
 export const CAUSE_KNOWN = 0.5;
 
-/** Forbids every pesticide until its targets have a summed probability of at least {@link CAUSE_KNOWN}. */
+/**
+ * Forbids every pesticide until its targets have a summed probability of at least {@link CAUSE_KNOWN}. A question of care diagnoses
+ * nothing: its product is what was asked about.
+ */
 export const causeFirst: SafetyRule = (candidate) => {
   if (!isPesticide(candidate.treatment)) return ALLOW;
+  if (candidate.targets.every(({ suspect }) => isCareTopic(suspect.cause))) return ALLOW;
   const known = candidate.targets.reduce((sum, { suspect }) => sum + suspect.probability, 0);
   return known >= CAUSE_KNOWN ? ALLOW : forbid({ code: 'cause-unsure' });
 };
@@ -107,7 +112,7 @@ function afterBloom({ reported, traits, almanac, today }: AdviceContext): Day | 
 
 /**
  * Postpones insecticides and miticides on a plant in flower until the bloom is over, and forbids systemic ones at any
- * time on plants that bees visit; otherwise warns. The plant is in flower when that is reported, or when the day of the
+ * time on plants that bees visit; of other sprays it warns. The plant is in flower when that is reported, or when the day of the
  * advice is one of the days of its bloom window.
  */
 export const openBlossom: SafetyRule = ({ treatment }, context) => {
@@ -115,6 +120,7 @@ export const openBlossom: SafetyRule = ({ treatment }, context) => {
   if (treatment.systemic && isBeeVisited(context.traits)) {
     return forbid({ code: 'systemic-where-bees-visit' });
   }
+  if (treatment.applied !== 'spray') return ALLOW;
   const until = afterBloom(context);
   return until === null
     ? warn({ code: 'never-on-open-blossom' })

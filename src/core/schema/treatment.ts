@@ -53,6 +53,8 @@ const HAZARDS = {
   aloft: z.boolean().default(false),
   /** Dangerous to dogs, cats or children who find it. */
   petHazard: z.boolean().default(false),
+  /** How a product is put to use: only a spray reaches open blossom. */
+  applied: z.enum(['spray', 'soil', 'bait', 'trunk', 'water']).default('spray'),
   /** What it does that the law of a place may rule; what follows from the fields above is not named. */
   matters: z.array(z.enum(MATTERS)).default([]),
 };
