@@ -193,7 +193,7 @@ function contextOf(
   return {
     today,
     almanac,
-    traits: plant === null ? {} : library.taxonomy.traits(plant),
+    traits: plant === null ? {} : library.traitsIn(plant, region),
     kinds: plant === null ? [] : library.taxonomy.lineage(plant),
     approach,
     channel,

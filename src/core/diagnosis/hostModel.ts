@@ -15,12 +15,12 @@ export interface HostModel extends HostCauses {
 
 function makeHostModel(library: Compiled, plant: PlantId | null): HostModel {
   const hosts = hostsOf(library, plant);
-  const { causes, common, indoors } = causesOfHosts(library, hosts);
+  const { causes, common, plants } = causesOfHosts(library, hosts);
   return {
     hosts,
     causes,
     common,
-    indoors,
+    plants,
     position: new Map(causes.map((cause, i) => [cause.id, i])),
     pairs: listPairs(causes, hosts.length),
     nodes: stagedNodes(library, causes),

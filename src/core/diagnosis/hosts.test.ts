@@ -152,7 +152,11 @@ describe('a cause out of its season', () => {
   /** Factor on its weight on a day, for a trouble that began on another. */
   const factor = (today: string, since: string | null = null): number => {
     const when = { almanac, today: day(today), since: since === null ? null : day(since) };
-    const { weights } = weighHosts(model, { ...when, region: null, experience: new Map() });
+    const { weights } = weighHosts(
+      model,
+      { ...when, region: null, experience: new Map() },
+      seasonal,
+    );
     return (weights[0]?.[0] ?? NaN) / 2;
   };
   const daysOut = (date: string): number =>
@@ -179,9 +183,13 @@ describe('a cause out of its season', () => {
       [{ id: 'galls' }],
       [{ id: 'rust', findings: { galls: 'often' }, extra: { seen: 'dd10 8000..9000' } }],
     );
-    const { weights } = weighHosts(causesOfHosts(never, hostsOf(never, plantId('fern'))), {
-      ...circumstancesAt(never),
-    });
+    const { weights } = weighHosts(
+      causesOfHosts(never, hostsOf(never, plantId('fern'))),
+      {
+        ...circumstancesAt(never),
+      },
+      never,
+    );
     expect(weights[0]?.[0]).toBeCloseTo(0.2, 12);
   });
 });
@@ -194,8 +202,8 @@ it.each([
 ] as const)('weighs a cause that is %s in the region by %d', (presence, factor) => {
   const model = causesOfHosts(library, hostsOf(library, plantId('red-maple')));
   const when = circumstancesAt(library);
-  const [anywhere] = weighHosts(model, when).weights;
-  const [here] = weighHosts(model, when, () => presence).weights;
+  const [anywhere] = weighHosts(model, when, library).weights;
+  const [here] = weighHosts(model, when, { ...library, presenceOf: () => presence }).weights;
   model.causes.forEach((_, i) =>
     expect(here?.[i]).toBeCloseTo(factor * (anywhere?.[i] ?? NaN), 12),
   );
@@ -204,7 +212,7 @@ it.each([
 it('multiplies the weights by what the clinic has seen', () => {
   const model = causesOfHosts(library, hostsOf(library, plantId('red-maple')));
   const [plain, seen] = [new Map(), new Map([[model.causes[0]?.id ?? never(), 30]])].map(
-    (experience) => weighHosts(model, { ...circumstancesAt(library), experience }),
+    (experience) => weighHosts(model, { ...circumstancesAt(library), experience }, library),
   );
   model.causes.forEach((_, i) => {
     const factor = seen?.learned[0]?.[i] ?? NaN;

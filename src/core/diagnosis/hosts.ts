@@ -74,8 +74,8 @@ export interface HostCauses {
   readonly causes: readonly Cause[];
   /** For each host and cause, by position, how common it is there without season; 0 where it is no host. */
   readonly common: readonly Float64Array[];
-  /** Hosts that are grown indoors. */
-  readonly indoors: readonly boolean[];
+  /** The hosts, in the order of their weights. */
+  readonly plants: readonly PlantId[];
 }
 
 /** Causes that no host takes are left out. */
@@ -90,8 +90,7 @@ export function causesOfHosts(library: Compiled, hosts: readonly HostProbability
       return id === undefined ? 0 : (factors.get(id) ?? 0) * entryAt(commonness, i);
     }),
   );
-  const indoors = hosts.map(({ plant }) => library.taxonomy.traits(plant).indoors === true);
-  return { causes, common, indoors };
+  return { causes, common, plants: hosts.map(({ plant }) => plant) };
 }
 
 function productsOf(a: Float64Array, b: Float64Array): Float64Array {
@@ -113,10 +112,11 @@ export interface HostWeights {
  * their ratios are probability ratios.
  */
 export function weighHosts(
-  { causes, common, indoors }: HostCauses,
+  { causes, common, plants }: HostCauses,
   { experience, region, ...when }: Circumstances,
-  presenceOf: Compiled['presenceOf'] = () => null,
+  { presenceOf, traitsIn }: Pick<Compiled, 'presenceOf' | 'traitsIn'>,
 ): HostWeights {
+  const indoors = plants.map((plant) => traitsIn(plant, region).indoors === true);
   const ranges = causes.map((cause) => RANGE_FACTOR[presenceOf(cause, region) ?? 'established']);
   const inSeason = (i: number, season: (cause: Cause) => number): number => {
     const cause = causes[i];

@@ -59,7 +59,7 @@ export function buildNetwork(
 ): Network {
   const frame = hostModelOf(library, plant);
   const { causes, pairs, position, nodes } = frame;
-  const { weights, learned } = weighHosts(frame, circumstances, library.presenceOf);
+  const { weights, learned } = weighHosts(frame, circumstances, library);
   const weighed = frame.hosts.map(({ probability }, h) => ({
     probability,
     weights: entryAt(weights, h),

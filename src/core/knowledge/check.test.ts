@@ -233,6 +233,15 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
     { id: 't', field: 'text' },
   ],
   [
+    'a house plant out of doors in an area that is not listed',
+    {
+      'plants/p.yaml': [
+        { id: 'fig', name: 'Fig', source: 'practice', traits: { outdoorsIn: ['the-moon'] } },
+      ],
+    },
+    { id: 'fig', field: 'traits', fault: { code: 'unknown-id', id: 'the-moon', section: 'areas' } },
+  ],
+  [
     'a depth in one system of units',
     { 'causes/c.yaml': [{ ...cause, say: 'It sits 5 cm deep.' }] },
     { id: 'c', fault: { code: 'one-system', text: 'It sits 5 cm deep.' } },

@@ -277,6 +277,14 @@ function checkLaws({ laws, areas }: Library, known: Known, report: Report): void
   }
 }
 
+function checkOutdoors({ plants, areas }: Library, report: Report): void {
+  const named = ids(areas);
+  for (const { id, traits } of plants)
+    for (const where of traits.outdoorsIn ?? [])
+      if (!REGION_FORM.test(where) && !named.has(where))
+        report(id, 'traits', { code: 'unknown-id', id: where, section: 'areas' });
+}
+
 function checkRanges({ causes, areas }: Library, known: Known, report: Report): void {
   const named = ids(areas);
   for (const { id, range } of causes) {
@@ -357,6 +365,7 @@ export function checkLibrary({ library, fileOf }: ReadLibrary): readonly Knowled
   checkSampleKinds(library, known, report);
   checkRates(library, report);
   checkUnits(library, report);
+  checkOutdoors(library, report);
   checkClasses(library, report);
   checkCitations(library, report);
   for (const [id, field] of unwrittenIn(library)) report(id, field, { code: 'unwritten' });

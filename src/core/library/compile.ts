@@ -20,7 +20,7 @@ import type { Library } from '../schema/library.ts';
 import { lawsOf, type LawHere } from '../schema/law.ts';
 import type { Look } from '../schema/look.ts';
 import type { Place } from '../schema/place.ts';
-import type { Plant } from '../schema/plant.ts';
+import { traitsIn, type Plant, type Traits } from '../schema/plant.ts';
 import { presenceIn, type Presence } from '../schema/range.ts';
 import type { Treatment } from '../schema/treatment.ts';
 import type { SampleKind } from '../schema/sampleKind.ts';
@@ -62,6 +62,8 @@ export interface Compiled {
   readonly hosting: Hosting;
   /** How a cause stands in a region, see {@link presenceIn}. */
   readonly presenceOf: (cause: Cause, region: string | null) => Presence | null;
+  /** The traits of a plant in a region, see {@link traitsIn}. */
+  readonly traitsIn: (plant: PlantId, region: string | null) => Traits;
   /** The laws of a region, see {@link lawsOf}. */
   readonly lawsOf: (region: string | null) => readonly LawHere[];
   readonly dangers: Dangers;
@@ -165,6 +167,7 @@ export function compileLibrary(library: Library): Compiled {
   const phraseUses = countUses(phrases);
   const synonyms = synonymsOf(library);
   const groupMembers = membersOf(library);
+  const areas = byId(library.areas);
   return {
     version: library.version,
     plants: byId<PlantId, Plant>(library.plants),
@@ -192,6 +195,7 @@ export function compileLibrary(library: Library): Compiled {
     hosting: buildHosting(allCauses, taxonomy),
     presenceOf: presenceOf(library),
     lawsOf: lawsIn(library),
+    traitsIn: (plant, region) => traitsIn(taxonomy.traits(plant), region, areas),
     dangers: compileDangers(library.dangers, library.dangerWords),
     contacts: library.contacts,
   };

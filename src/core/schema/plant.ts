@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { COMMONNESS } from './scale.ts';
-import { plantIdSchema, sourceRefSchema, wordOf } from './common.ts';
+import { idSchema, plantIdSchema, sourceRefSchema, wordOf } from './common.ts';
+import { coverOf, type RegionsByArea } from './region.ts';
 import { windowSchema } from './window.ts';
 
 /** What a plant is for the rules of advice; each trait is inherited from the parents unless set. */
@@ -10,6 +11,8 @@ export const traitsSchema = z.strictObject({
   woody: z.boolean().optional(),
   evergreen: z.boolean().optional(),
   indoors: z.boolean().optional(),
+  /** Countries and their parts by ISO 3166, or areas, where it is grown out of doors though it is a house plant elsewhere. */
+  outdoorsIn: z.array(idSchema).optional(),
   /** Grows beyond what can be reached from the ground. */
   tall: z.boolean().optional(),
   beeVisited: z.boolean().optional(),
@@ -45,3 +48,14 @@ export const plantSchema = z.strictObject({
 
 export type Plant = z.infer<typeof plantSchema>;
 export type Traits = z.infer<typeof traitsSchema>;
+
+/**
+ * The traits of a plant in a region: a house plant that grows out of doors there is none, and what bees do is then not known. With null, for
+ * a place that is not known, those of most places.
+ */
+export function traitsIn(traits: Traits, region: string | null, areas: RegionsByArea): Traits {
+  const { indoors, outdoorsIn = [] } = traits;
+  if (indoors !== true || region === null) return traits;
+  if (coverOf(outdoorsIn, region, areas) !== 'whole') return traits;
+  return { ...traits, indoors: false, beeVisited: undefined };
+}
