@@ -97,7 +97,10 @@ test('an advisor reads in British spelling, and a garden elsewhere goes by the l
   await page.goto('/clinic');
   await page.getByLabel('Spelling of the texts for me').selectOption('gb');
   await page.goto('/');
-  await newCase(page, 'Can I prune my oak tree now? It has some dead twigs.');
+  await newCase(
+    page,
+    'Can I prune my oak tree now? Bark slid off it over a gray crust and it has dead twigs.',
+  );
   await page.getByRole('button', { name: /^Place:/ }).click();
   await page.getByRole('searchbox', { name: /^Town/ }).fill('austin tx');
   await page

@@ -83,6 +83,12 @@ describe('what a step does that the law may rule', () => {
     expect(spread(false)).toContain('lawn-insecticide');
     expect(spread(true)).not.toContain('lawn-insecticide');
   });
+  it('counts a feed of the lawn, but of nothing else', () => {
+    const feed = candidate({ classes: ['nutrient'] }).treatment;
+    expect([...mattersOf(feed, lawn)]).toEqual(['lawn-feeding']);
+    expect([...mattersOf(feed, [])]).toEqual([]);
+    expect([...mattersOf(candidate({}).treatment, lawn)]).toEqual([]);
+  });
 });
 
 describe('whom a law concerns', () => {
@@ -92,6 +98,20 @@ describe('whom a law concerns', () => {
     ['another cause', { causes: ['moles'] }, {}],
   ])('nobody, for %s', (_, change, context) => {
     expect(lawsOn(felling, at({ ...context, laws: [here(change)] }))).toEqual([]);
+  });
+  it('whoever does one of several things to one of several plants', () => {
+    const wide = here({
+      matters: ['felling', 'burning'],
+      plants: ['oak', 'ash'],
+      causes: ['pest', 'blight'],
+    });
+    const kinds = [plantId('oak'), plantId('tree')];
+    const targets = ['pest', 'other'].map((id) => ({
+      suspect: suspectOf(causeWith({ id, category: 'insect' }), 0.9),
+      effect: 0.6,
+    }));
+    const asked = candidateOf({ matters: ['felling'] }, targets);
+    expect(lawsOn(asked, at({ kinds, laws: [wide] }))).toEqual([wide]);
   });
   it('the plants of a group', () => {
     const oaks = here({ plants: ['oak'] });
@@ -137,6 +157,8 @@ it('says of a plant what the law says of growing it', () => {
   const said = (...kinds: string[]) =>
     lawsOnPlant(at({ kinds: kinds.map(plantId), laws: [listed, here({})] }));
   expect(said('butterfly-bush', 'shrub')).toEqual([rule()]);
+  const two = here({ matters: ['growing-the-plant'], plants: ['broom', 'gorse'] });
+  expect(lawsOnPlant(at({ kinds: [plantId('gorse')], laws: [two] }))).toEqual([rule()]);
   expect(said('shrub')).toEqual([]);
   expect(said()).toEqual([]);
 });
@@ -167,6 +189,7 @@ describe('a closed season', () => {
   });
   it('is said where the step has no dates', () => {
     expect(until('2026-05-10', { kind: 'watch' }).kind).toBe('caution');
+    expect(until('2026-05-10', { kind: 'never', why: 'too-cool' }).kind).toBe('caution');
   });
   it('may last over the turn of the year', () => {
     const winter = here({ effect: 'closed-season', closed: { from: '11-01', to: '02-15' } });
@@ -187,6 +210,12 @@ it('is applied to every step beside the rules of safety', () => {
     laws: [here({ effect: 'closed-season', closed: { from: '03-01', to: '09-30' } })],
   });
   expect(judged.notBefore).toBe(day('2026-10-01'));
+  const closing = (to: string) => here({ effect: 'closed-season', closed: { from: '03-01', to } });
+  for (const laws of [
+    [closing('07-31'), closing('09-30')],
+    [closing('09-30'), closing('07-31')],
+  ])
+    expect(judge(felling, { ...at(), laws }).notBefore).toBe(day('2026-10-01'));
   const refused = judge(felling, { ...at(), laws: [here({})] });
   expect(refused.forbidden).toEqual(rule());
 });

@@ -53,6 +53,9 @@ describe('no treatment before a cause', () => {
     });
     const asked = candidateOf(insecticide, [{ suspect: suspectOf(topic, 0.1), effect: 0.6 }]);
     expect(rules.causeFirst(asked, context())).toEqual(allow);
+    const { targets } = candidate(insecticide, 'insect', 0.1);
+    const besides = candidateOf(insecticide, [...asked.targets, ...targets]);
+    expect(rules.causeFirst(besides, context())).toEqual(forbid('cause-unsure'));
   });
   it('adds up what a product is against', () => {
     const one = candidate(insecticide, 'insect', 0.3);

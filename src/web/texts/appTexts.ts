@@ -1,5 +1,6 @@
 /** Texts of the header and the frame of the application, in English. */
 export const appTexts = {
+  fetchingThePage: 'Fetching the page.',
   notSavedYet: (pending: number) => `${pending} not saved yet`,
   notAccepted: (refused: number) => `${refused} not accepted`,
   soundingToTheDesk: 'Sounding, to the Desk',
