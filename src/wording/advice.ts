@@ -107,7 +107,7 @@ const PRESUMPTIVE: Readonly<Record<Channel, string>> = {
 };
 
 const CAUTIONS: Catalog<Caution> = {
-  'licence-holders-only': 'Only a licence holder may buy and apply this.',
+  'licence-holders-only': 'Only a license holder may buy and apply this.',
   'never-on-open-blossom': 'Never on open blossom; spray in the evening when bees are home.',
   'arborist-only': 'This is work for a certified arborist.',
   'reach-from-the-ground':

@@ -25,7 +25,7 @@ const FIXED = {
   'ingredient-unknown':
     'What it holds is not known here: read out the active ingredient in small print.',
   'no-cause-yet': 'No product before it is clear what the trouble is.',
-  'licence-holders-only': 'Only a licence holder may buy and apply this.',
+  'licence-holders-only': 'Only a license holder may buy and apply this.',
   'signal-not-read': 'Which signal word stands on the front: caution, warning or danger?',
   'rate-by-acre': 'The rate is by the acre or hectare: a label for farms, not for a garden.',
   'rate-odd': 'That is a very strong mix: read the rate and its unit once more.',

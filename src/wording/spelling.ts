@@ -18,12 +18,23 @@ const BRITISH: Readonly<Record<string, string>> = {
   ...{ gray: 'grey', grays: 'greys', grayish: 'greyish', mold: 'mould', molds: 'moulds' },
   ...{ moldy: 'mouldy', molt: 'moult', smolder: 'smoulder', plow: 'plough' },
   ...{ aluminum: 'aluminium', sulfur: 'sulphur', sulfate: 'sulphate', sulfide: 'sulphide' },
-  ...{ catalog: 'catalogue', brier: 'briar', edema: 'oedema', spirea: 'spiraea', spireas: 'spiraeas', math: 'maths' },
+  ...{
+    catalog: 'catalogue',
+    brier: 'briar',
+    briers: 'briars',
+    edema: 'oedema',
+    spirea: 'spiraea',
+    spireas: 'spiraeas',
+    math: 'maths',
+  },
   ...{ defense: 'defence', offense: 'offence', advisor: 'adviser', advisors: 'advisers' },
   ...{ fertilizer: 'fertiliser', fertilizers: 'fertilisers', fertilize: 'fertilise' },
   ...{ galvanized: 'galvanised', organize: 'organise', organization: 'organisation' },
   ...{ recognize: 'recognise', sterilize: 'sterilise', skeletonize: 'skeletonise' },
-  ...{ labeled: 'labelled', shriveled: 'shrivelled', traveling: 'travelling' },
+  ...{ labeled: 'labelled', unlabeled: 'unlabelled', shriveled: 'shrivelled' },
+  ...{ tunneled: 'tunnelled', spiraling: 'spiralling', leveling: 'levelling' },
+  ...{ traveling: 'travelling', aging: 'ageing', license: 'licence' },
+  ...{ draft: 'draught', drafts: 'draughts', drafty: 'draughty' },
 };
 
 const ANY_WORD = new RegExp(`\\b(?:${Object.keys(BRITISH).join('|')})\\b`, 'gi');

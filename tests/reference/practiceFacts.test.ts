@@ -105,7 +105,7 @@ const FACTS: readonly (readonly [entry: string, says: RegExp])[] = [
   ['bagworm', /300 eggs/],
   ['fall-webworm', /birds/],
   ['peachtree-borer', /06-05|"from"|mid June.*write the tree off/],
-  ['pine-tip-moth', /every 20 days.*licence holders|licence holders.*every 20 days/],
+  ['pine-tip-moth', /every 20 days.*license holders|license holders.*every 20 days/],
   ['stink-bug-fruit', /next door/],
   ['tortoise-beetles', /can be left/],
   ['viburnum-beetle', /can be left/],

@@ -10,7 +10,17 @@ const read = readCheckedLibrary('knowledge');
 if (!read.ok) throw new Error('the library has faults: run npm run check:knowledge');
 
 /** Fields that hold no text to be read: ids, and what people say in their own spelling. */
-const NOT_READ = new Set(['id', 'phrases', 'names', 'ambiguous', 'aliases', 'source', 'wordModel']);
+const NOT_READ = new Set([
+  'id',
+  'ingredients',
+  'plate',
+  'phrases',
+  'names',
+  'ambiguous',
+  'aliases',
+  'source',
+  'wordModel',
+]);
 
 function textsOf(value: unknown): readonly string[] {
   if (typeof value === 'string') return value.includes(' ') ? [value] : [];
@@ -26,11 +36,10 @@ const catalogs = ['src/wording', 'src/web/texts'].flatMap((folder) =>
 );
 const { causes, careTopics, treatments, findings, groups, looks, dangers, laws, views } =
   read.value;
-const texts = [
-  ...textsOf([causes, careTopics, treatments, findings, groups, looks, dangers, laws, views]),
-  ...catalogs,
-];
-const words = new Set(texts.flatMap((text) => text.match(/\b[A-Za-z][a-z]+\b/g) ?? []));
+const ofLibrary = textsOf([causes, careTopics, treatments, findings, groups, looks, laws, views]);
+const wordsIn = (texts: readonly string[]): ReadonlySet<string> =>
+  new Set(texts.flatMap((text) => text.match(/\b[A-Za-z][a-z]+\b/g) ?? []));
+const words = wordsIn([...ofLibrary, ...textsOf(dangers), ...catalogs]);
 
 const checkerOf = ({ aff, dic }: typeof american) => nspell(Buffer.from(aff), Buffer.from(dic));
 
@@ -43,4 +52,16 @@ it('spells every word of the library and the catalogs as a British dictionary do
     (word) => us.correct(word) && !gb.correct(inSpelling(word, 'gb')),
   );
   expect(wrong).toEqual([]);
+});
+
+/** Words that are used on both sides of the sea, whatever the dictionary of one of them holds. */
+const OF_BOTH = ['enquiry', 'enquiries', 'mums', 'flyers'];
+
+it('spells the library in one way, that of the United States', () => {
+  const us = checkerOf(american);
+  const gb = checkerOf(british);
+  const ofBritain = [...wordsIn(ofLibrary)].filter(
+    (word) => gb.correct(word) && !us.correct(word) && !OF_BOTH.includes(word),
+  );
+  expect(ofBritain).toEqual([]);
 });
