@@ -6,7 +6,7 @@ import { ROOT } from './lib/setup.mjs';
 
 /** Licences under which everything that ships may be used; tools may have more. */
 const SHIPPED =
-  /^\(?(MIT|ISC|0BSD|Unlicense|BlueOak-1\.0\.0|Apache-2\.0|BSD-[23]-Clause|OFL-1\.1|MIT-0)\b/;
+  /^\(?(MIT|ISC|0BSD|Unlicense|BlueOak-1\.0\.0|Apache-2\.0|BSD(-[23]-Clause)?|OFL-1\.1|MIT-0)\b/;
 
 const LOCK = textOption('lock', join(ROOT, 'package-lock.json'));
 

@@ -1,8 +1,10 @@
-import { judgeLabel, type Stand } from '../core/advice/labelFit.ts';
+import { judgeLabel, productNamed, type Stand } from '../core/advice/labelFit.ts';
+import type { AssessedTreatment } from '../core/advice/safetyJudge.ts';
 import type { Consultant } from '../core/consult/consult.ts';
 import type { Compiled } from '../core/library/compile.ts';
 import { readLabel } from '../core/measures/label/readLabel.ts';
 import { ok, type Result } from '../core/util/result.ts';
+import { cautionText, notDoingText } from '../wording/advice.ts';
 import { labelFactTexts, labelJobTexts, labelPointTexts } from '../wording/label.ts';
 import type { StoredLabel } from '../contracts/cases.ts';
 import type { Problem } from '../contracts/problem.ts';
@@ -21,9 +23,18 @@ export interface LabelAnswer {
   readonly points: readonly { readonly stand: Stand; readonly text: string }[];
   readonly facts: readonly string[];
   readonly job: readonly string[];
+  /** What the rules of safety say of the product that it names; empty where it names none. */
+  readonly rules: readonly string[];
   /** The step of the plan that it belongs to; null where the plan has no such product. */
   readonly step: string | null;
   readonly keep: StoredLabel;
+}
+
+/** Why a product is refused, or what to mind. */
+function rulesText(named: AssessedTreatment | null): readonly string[] {
+  if (named === null) return [];
+  if (named.forbidden) return [notDoingText(named.forbidden)];
+  return [...named.cautions, ...named.planCautions].map(cautionText);
 }
 
 const whole = (value: number | null, least: number, most: number): number | null =>
@@ -40,18 +51,20 @@ export function answerLabel(
   const { advice, context, lead, plants } = consultant(enquiry.value);
   const plant = enquiry.value.plant ?? plants[0]?.plant ?? null;
   const planned = advice.steps.flatMap(({ work }) => (work ? [work.treatment.id] : []));
-  const judged = judgeLabel(readLabel(text), {
+  const about = {
     library,
     context,
     lead,
     plant: plant === null ? null : (library.plants.get(plant)?.name ?? null),
     planned,
-  });
+  };
+  const judged = judgeLabel(readLabel(text), about);
   const { label, stand, treatment } = judged;
   const said = {
     points: labelPointTexts(judged),
     facts: labelFactTexts(label),
     job: labelJobTexts(judged),
+    rules: rulesText(productNamed(text, about)),
   };
   return ok({
     stand,

@@ -66,6 +66,13 @@ test('a plan is changed: moved, left out, added to; the sheet and its print say 
     .getByRole('textbox', { name: 'A step of our own' })
     .fill('Bring us a twig in a bag.');
   await advice.getByRole('button', { name: 'Add the step' }).click();
+  await advice
+    .getByRole('textbox', { name: 'A step of our own' })
+    .fill('Dust it with carbaryl in the evening.');
+  await advice.getByRole('button', { name: 'Add the step' }).click();
+  // A step of one's own is held against the rules of safety too.
+  const dusting = advice.getByRole('listitem').filter({ hasText: 'Dust it with carbaryl' });
+  await expect(dusting.first()).toContainText('Use a product only if its label names this pest');
   await advice.getByRole('button', { name: 'Move up: Bring us a twig in a bag.' }).click();
   await noViolations(page);
   await page.getByText('Saved', { exact: true }).waitFor();

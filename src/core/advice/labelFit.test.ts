@@ -3,7 +3,14 @@ import { causeWith } from '../../test/candidate.ts';
 import { miniLibrary } from '../../test/miniLibrary.ts';
 import { readLabel } from '../measures/label/readLabel.ts';
 import { treatmentSchema } from '../schema/treatment.ts';
-import { judgeLabel, labelJob, standOf, type JudgedLabel, type LabelFor } from './labelFit.ts';
+import {
+  judgeLabel,
+  labelJob,
+  productNamed,
+  standOf,
+  type JudgedLabel,
+  type LabelFor,
+} from './labelFit.ts';
 
 const treatment = (id: string, change: Record<string, unknown>) =>
   treatmentSchema.parse({
@@ -124,4 +131,24 @@ it('the job: 200 sq ft at a gallon to 200 sq ft with 4 tablespoons, in a tank of
 
 it('granules: 10 lb on 5,000 sq ft are 0.91 kg for 1,000 sq ft (arithmetic)', () => {
   expect(labelJob(readLabel('10 lb covers 5,000 sq ft'), 92.90304).granules).toBeCloseTo(907.2, 1);
+});
+
+describe('a product that words of the advisor name', () => {
+  const named = (text: string) =>
+    productNamed(text, {
+      library,
+      context: adviceContext(library, 40, '2026-06-13'),
+      lead,
+      plant: null,
+      planned: [],
+    });
+  it('is held against the rules of safety', () => {
+    expect(named('Pour imidacloprid round it.')?.forbidden).toEqual({ code: 'systemic-on-food' });
+    expect(named('Spray copper once more.')?.forbidden).toEqual({ code: 'wrong-kind-of-product' });
+    expect(named('Have emamectin put in.')?.referTo).toEqual(['licensed-applicator']);
+    expect(named('Wash it with soap.')?.cautions).toContainEqual({ code: 'never-on-open-blossom' });
+  });
+  it('is none where they name none', () => {
+    expect(named('Stake it, and look again.')).toBeNull();
+  });
 });

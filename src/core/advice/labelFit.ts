@@ -8,7 +8,7 @@ import type { Treatment } from '../schema/treatment.ts';
 import { harmPoints, type Candidate } from './candidates.ts';
 import type { AdviceContext } from './context.ts';
 import type { SafetyReason } from './messages.ts';
-import { judge } from './safetyJudge.ts';
+import { judge, type AssessedTreatment } from './safetyJudge.ts';
 import type { Lead } from './verdict.ts';
 
 /** How far a label may go before its rate is odd for a garden, in litres of product to a litre of water; our own estimate. */
@@ -122,7 +122,10 @@ const says = (text: string, words: string): boolean =>
   new RegExp(String.raw`(?<![\w-])${escaped(words)}(?![\w-])`, 'i').test(text);
 
 /** The treatment that a label's ingredient is: the longest name, then what is planned, then what works against the cause. */
-function treatmentOf({ text }: Label, { library, lead, planned }: LabelFor): Treatment | null {
+function treatmentOf(
+  { text }: Pick<Label, 'text'>,
+  { library, lead, planned }: LabelFor,
+): Treatment | null {
   const named = [...library.treatments.values()].flatMap((treatment): Named[] => {
     const found = treatment.ingredients.filter((one) => says(text, one));
     return found.length === 0
@@ -168,6 +171,15 @@ function ruled(treatment: Treatment, { lead, context }: LabelFor) {
     burden: 0,
   };
   return judge(candidate, context);
+}
+
+/**
+ * A product that words name, such as a step of the advisor's own, after the rules of safety for this cause, plant, place and day. Null
+ * where they name none of the library.
+ */
+export function productNamed(text: string, about: LabelFor): AssessedTreatment | null {
+  const treatment = treatmentOf({ text }, about);
+  return treatment === null ? null : ruled(treatment, about);
 }
 
 /** Kinds of culprit that one word names: "aphids", "scale". The name of a disease says more in its first word. */

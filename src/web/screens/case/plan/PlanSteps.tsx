@@ -14,6 +14,7 @@ import { planTexts } from '../../../texts/planTexts.ts';
 import type { WayBack } from '../../bench/wayBack.ts';
 import { AddStep, Changes } from './ChangePlan.tsx';
 import { useRecordEvent } from '../common/useCase.ts';
+import { useLabel } from '../label/useLabel.ts';
 
 type Step = ConsultResponse['advice']['steps'][number];
 
@@ -146,12 +147,23 @@ function Own({
   readonly step: CasePlant['plan']['own'][number];
   readonly today: string;
 }) {
+  // A step in somebody's own words is held against the same rules as those of the library.
+  const rules = useLabel(step.text).answer?.rules ?? [];
   return (
     <>
       <When title={planTexts.own}>
         {step.on === null ? planTexts.anyDay : shortDate(step.on, today)}
       </When>
       <div>{step.text}</div>
+      {rules.length > 0 && (
+        <Small>
+          {rules.map((rule) => (
+            <li key={rule}>
+              {commonTexts.mind} {rule}
+            </li>
+          ))}
+        </Small>
+      )}
     </>
   );
 }
