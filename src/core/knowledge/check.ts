@@ -262,12 +262,16 @@ function checkUnits(library: Library, report: Report): void {
       if (isInOneSystem(text)) report(entry.id, '(entry)', { code: 'one-system', text });
 }
 
+/** Places that are neither a region by its form nor a named area. */
+function unnamed(places: readonly string[], areas: ReadonlySet<string>): readonly string[] {
+  return places.filter((one) => !REGION_FORM.test(one) && !areas.has(one));
+}
+
 function checkLaws({ laws, areas }: Library, known: Known, report: Report): void {
   const named = ids(areas);
   for (const { id, where, causes, plants } of laws) {
-    for (const one of where)
-      if (!REGION_FORM.test(one) && !named.has(one))
-        report(id, 'where', { code: 'unknown-id', id: one, section: 'areas' });
+    for (const one of unnamed(where, named))
+      report(id, 'where', { code: 'unknown-id', id: one, section: 'areas' });
     for (const one of causes)
       if (!known.causes.has(one))
         report(id, 'causes', { code: 'unknown-id', id: one, section: 'causes' });
@@ -280,18 +284,17 @@ function checkLaws({ laws, areas }: Library, known: Known, report: Report): void
 function checkOutdoors({ plants, areas }: Library, report: Report): void {
   const named = ids(areas);
   for (const { id, traits } of plants)
-    for (const where of traits.outdoorsIn ?? [])
-      if (!REGION_FORM.test(where) && !named.has(where))
-        report(id, 'traits', { code: 'unknown-id', id: where, section: 'areas' });
+    for (const where of unnamed(traits.outdoorsIn ?? [], named))
+      report(id, 'traits', { code: 'unknown-id', id: where, section: 'areas' });
 }
 
 function checkRanges({ causes, areas }: Library, known: Known, report: Report): void {
   const named = ids(areas);
   for (const { id, range } of causes) {
     if (!range) continue;
-    for (const where of [...range.established, ...range.spreading, ...range.unknown])
-      if (!REGION_FORM.test(where) && !named.has(where))
-        report(id, 'range', { code: 'unknown-id', id: where, section: 'areas' });
+    const places = [...range.established, ...range.spreading, ...range.unknown];
+    for (const where of unnamed(places, named))
+      report(id, 'range', { code: 'unknown-id', id: where, section: 'areas' });
     if (!known.sources.has(range.source))
       report(id, 'range', { code: 'unknown-source', source: range.source });
   }

@@ -129,16 +129,6 @@ function membersOf({ findings, groups }: Library): ReadonlyMap<string, readonly 
   return members;
 }
 
-function presenceOf({ areas }: Library): Compiled['presenceOf'] {
-  const byName = byId(areas);
-  return ({ range }, region) => presenceIn(range, region, byName);
-}
-
-function lawsIn({ laws, areas }: Library): Compiled['lawsOf'] {
-  const byName = byId(areas);
-  return (region) => lawsOf(laws, region, byName);
-}
-
 /** The look that shows each finding. */
 function lookOf({ looks }: Library): Compiled['lookOf'] {
   const known = new Map<string, Look>(looks.flatMap((look) => look.shows.map((id) => [id, look])));
@@ -193,8 +183,8 @@ export function compileLibrary(library: Library): Compiled {
     ),
     shownBy: shownBy(strengths),
     hosting: buildHosting(allCauses, taxonomy),
-    presenceOf: presenceOf(library),
-    lawsOf: lawsIn(library),
+    presenceOf: ({ range }, region) => presenceIn(range, region, areas),
+    lawsOf: (region) => lawsOf(library.laws, region, areas),
     traitsIn: (plant, region) => traitsIn(taxonomy.traits(plant), region, areas),
     dangers: compileDangers(library.dangers, library.dangerWords),
     contacts: library.contacts,

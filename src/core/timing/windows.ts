@@ -178,7 +178,7 @@ function coolestWeeks(year: SeasonYear): Positions {
 
 /**
  * Mean minimum at which the last or first frost falls in the middle of years, in Celsius, and the one from which on hardly a night freezes and
- * tender plants grow: fitted to the tables of freeze dates that are named in the tests, so our own estimates.
+ * tender plants grow: our own estimates, held against common practice of the places that the tests name.
  */
 const FROST_MEAN_MIN = 6;
 const TENDER_MEAN_MIN = 9;
