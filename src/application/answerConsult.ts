@@ -1,7 +1,7 @@
 import type { Finding } from '../core/schema/finding.ts';
 import type { Consultant, Consultation, RankedCause } from '../core/consult/consult.ts';
 import type { Answer, Enquiry } from '../core/consult/enquiry.ts';
-import type { Answered } from '../core/advice/answers.ts';
+import type { Answered } from '../core/advice/replies.ts';
 import type { Urgent } from '../core/advice/urgent.ts';
 import { causeOfLaboratory, type LaboratoryResult } from '../core/diagnosis/laboratory.ts';
 import { laboratoryLabel } from '../wording/evidence.ts';

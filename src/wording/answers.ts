@@ -1,5 +1,5 @@
 import { LITRES_IN_GALLON } from '../core/util/units.ts';
-import type { Answered, Reply } from '../core/advice/answers.ts';
+import type { Answered, Reply } from '../core/advice/replies.ts';
 import type { Step } from '../core/advice/plan.ts';
 import type { Act } from '../core/language/requests.ts';
 import type { HARM } from '../core/schema/scale.ts';

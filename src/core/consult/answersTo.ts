@@ -1,5 +1,6 @@
 import { numberAt } from '../util/entryAt.ts';
-import { answerRequests, careReply, type Answerable, type Answered } from '../advice/answers.ts';
+import { answerRequests, careReply } from '../advice/answers.ts';
+import type { Answerable, Answered } from '../advice/replies.ts';
 import type { PossibleCause } from '../advice/theories.ts';
 import { gatherCandidates, harmPoints } from '../advice/candidates.ts';
 import type { AdviceContext } from '../advice/context.ts';

@@ -23,7 +23,7 @@ import { openFirst } from '../questions/openFirst.ts';
 import { applyStoppingRule, stopsAtRequest, type StoppingDecision } from '../questions/stopping.ts';
 import { isRelevant } from '../diagnosis/weigh.ts';
 import { answersTo, toAnswer } from './answersTo.ts';
-import type { Answered } from '../advice/answers.ts';
+import type { Answered } from '../advice/replies.ts';
 import { careBeside } from './careBeside.ts';
 import { doubtfulMeasures, type MeasureDoubt } from './doubts.ts';
 import type { Answer, Enquiry } from './enquiry.ts';
