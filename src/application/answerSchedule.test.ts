@@ -28,7 +28,7 @@ const library = miniLibrary(
         rung: 'low-toxicity',
         text: 'Spray soap on both sides of the leaves.',
         limits: { rainFreeHours: 6 },
-        repeat: { everyDays: 7, times: 3 },
+        amount: 'every 7..10 days, 3 times',
         source: 'practice',
       },
     ],

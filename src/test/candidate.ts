@@ -1,6 +1,7 @@
 import type { Candidate, Suspect } from '../core/advice/candidates.ts';
 import { causeSchema, type Cause } from '../core/schema/cause.ts';
-import { treatmentSchema } from '../core/schema/treatment.ts';
+import { treatmentSchema, type Treatment } from '../core/schema/treatment.ts';
+import { HARMLESS_TREATMENT } from './miniLibrary.ts';
 import { addDays, type Day } from '../core/timing/calendar.ts';
 import type { WindowState } from '../core/timing/windows.ts';
 
@@ -19,6 +20,17 @@ export const causeWith = (change: Record<string, unknown> = {}): Cause =>
     ...change,
   });
 
+/** A practice without dangers, with anything changed. */
+export const treatmentWith = (change: Record<string, unknown> = {}): Treatment =>
+  treatmentSchema.parse({
+    ...HARMLESS_TREATMENT,
+    id: 'x',
+    name: 'A treatment',
+    rung: 'conventional',
+    text: 'Do it as the label says.',
+    ...change,
+  });
+
 /** A suspect of 5 points of harm. */
 export const suspectOf = (cause: Cause, probability = 0.9, harm = 5): Suspect => ({
   cause,
@@ -33,14 +45,7 @@ export function candidateOf(
   change: Partial<Candidate> = {},
 ): Candidate {
   return {
-    treatment: treatmentSchema.parse({
-      id: 'x',
-      name: 'A treatment',
-      rung: 'conventional',
-      text: 'Do it as the label says.',
-      source: 'judgement',
-      ...treatment,
-    }),
+    treatment: treatmentWith(treatment),
     text: 'Do it.',
     amount: null,
     measure: null,

@@ -46,6 +46,20 @@ export const REFERENCE_PLACE = {
   source: 'judgement',
 };
 
+/** What a treatment of a test need not say: a practice without dangers. */
+export const HARMLESS_TREATMENT = {
+  who: 'anyone',
+  classes: [],
+  organic: true,
+  hazards: [],
+  limits: null,
+  matters: [],
+  cautions: [],
+  effort: 'low',
+  money: 'none',
+  source: 'judgement',
+};
+
 const file = (name: string, content: unknown): KnowledgeFile => ({
   file: name,
   content,
@@ -53,6 +67,11 @@ const file = (name: string, content: unknown): KnowledgeFile => ({
 });
 
 const FERN = { id: 'fern', name: 'Fern', source: 'judgement' };
+
+const withDefaults = (name: string, content: unknown): unknown =>
+  name.startsWith('treatments/') && Array.isArray(content)
+    ? content.map((one: object) => ({ ...HARMLESS_TREATMENT, ...one }))
+    : content;
 
 /** A library with one plant, `fern`, for tests, as it is read. Throws when its parts do not fit the schema. */
 export function readMini(
@@ -84,7 +103,7 @@ export function readMini(
     ),
     ...Object.entries(more)
       .filter(([name]) => name !== 'plants/a.yaml')
-      .map(([name, content]) => file(name, content)),
+      .map(([name, content]) => file(name, withDefaults(name, content))),
   ]);
   if (!read.ok) throw new Error(JSON.stringify(read.error));
   return read.value;

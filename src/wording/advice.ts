@@ -56,7 +56,8 @@ const REASONS: Catalog<NotDoingReason> = {
   'not-left-alone': 'Hidden because the approach is to leave it alone.',
 };
 
-const bothDegrees = (celsius: number): string =>
+/** A temperature in both units. */
+export const bothDegrees = (celsius: number): string =>
   `${celsius} C (${Math.round((celsius * 9) / 5 + 32)} F)`;
 
 const OFFICES: Readonly<Record<LawOffice, string>> = {
@@ -108,6 +109,7 @@ const PRESUMPTIVE: Readonly<Record<Channel, string>> = {
 
 const CAUTIONS: Catalog<Caution> = {
   'licence-holders-only': 'Only a license holder may buy and apply this.',
+  'operators-only': 'This is work for a licensed pest control operator.',
   'never-on-open-blossom': 'Never on open blossom; spray in the evening when bees are home.',
   'arborist-only': 'This is work for a certified arborist.',
   'reach-from-the-ground':
@@ -141,6 +143,7 @@ export function cautionText(caution: Caution): string {
 
 const REFERRALS: Readonly<Record<Referral, string>> = {
   'licensed-applicator': 'a licensed applicator',
+  'pest-control': 'a licensed pest control operator',
   arborist: 'a certified arborist',
   'wildlife-office': 'the local wildlife office',
   'plant-health-office': 'the plant health office',

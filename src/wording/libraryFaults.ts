@@ -123,6 +123,8 @@ function qualityText(fault: QualityFault): string {
       return 'no normal look reaches it; add one or write "normalLooks: none"';
     case 'too-alike':
       return `is ${percent(fault.alike)} % alike to ${fault.other} on ${fault.plant}; at most ${percent(fault.most)} % may be`;
+    case 'no-count':
+      return 'does not say how often; write an interval, a number of times, or "once"';
     case 'brand':
       return 'names a brand; name the active ingredient or the practice';
     case 'too-few-phrases':

@@ -1,15 +1,8 @@
-import { RUNGS, treatmentSchema } from '../schema/treatment.ts';
+import { treatmentWith } from '../../test/candidate.ts';
+import { RUNGS } from '../schema/treatment.ts';
 import { hiddenBy } from './approach.ts';
 
-const treatment = (rung: string, organic = true) =>
-  treatmentSchema.parse({
-    id: 'x',
-    name: 'A treatment',
-    rung,
-    organic,
-    text: 'Do it as it is said.',
-    source: 'judgement',
-  });
+const treatment = (rung: string, organic = true) => treatmentWith({ rung, organic });
 
 it('hides nothing from those who take whatever works', () => {
   for (const rung of RUNGS) expect(hiddenBy('integrated', treatment(rung, false))).toBeNull();

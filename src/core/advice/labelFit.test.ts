@@ -1,8 +1,7 @@
 import { adviceContext } from '../../test/adviceContext.ts';
-import { causeWith } from '../../test/candidate.ts';
+import { causeWith, treatmentWith } from '../../test/candidate.ts';
 import { miniLibrary } from '../../test/miniLibrary.ts';
 import { readLabel } from '../measures/label/readLabel.ts';
-import { treatmentSchema } from '../schema/treatment.ts';
 import {
   judgeLabel,
   labelJob,
@@ -13,20 +12,26 @@ import {
 } from './labelFit.ts';
 
 const treatment = (id: string, change: Record<string, unknown>) =>
-  treatmentSchema.parse({
+  treatmentWith({
     id,
     name: id,
     rung: 'low-toxicity',
     classes: ['insecticide'],
     text: 'Spray as the label says.',
-    source: 'practice',
     ...change,
   });
 const base = miniLibrary([{ id: 'sign' }], [{ id: 'pest', findings: { sign: 'often' } }]);
 const TREATMENTS = [
-  treatment('soap', { ingredients: ['potassium salts of fatty acids', 'soap'], oilOrSoap: true }),
-  treatment('drench', { ingredients: ['imidacloprid'], systemic: true, rung: 'conventional' }),
-  treatment('copper', { ingredients: ['copper'], classes: ['fungicide'] }),
+  treatment('soap', {
+    ingredients: ['potassium salts of fatty acids', 'soap'],
+    hazards: ['oil-or-soap'],
+  }),
+  treatment('drench', {
+    ingredients: ['imidacloprid'],
+    hazards: ['systemic'],
+    rung: 'conventional',
+  }),
+  treatment('copper', { ingredients: ['copper'], classes: ['fungicide'], hazards: ['aloft'] }),
   treatment('injection', { ingredients: ['emamectin'], who: 'licensed', rung: 'professional' }),
 ];
 const library = {
@@ -90,6 +95,15 @@ it('lets the rules of safety speak: a systemic on what may be eaten, a fungicide
   expect(ruledOut('copper, for aphids')).toEqual(['wrong-kind-of-product']);
   expect(codes(judged('emamectin, for aphids'))).toContain('licence-holders-only');
   expect(judged('soap for aphids, restricted use pesticide').stand).toBe('refused');
+});
+
+it('asks for no licence where only the height of the tree needs an arborist', () => {
+  const onTree = { traits: { tall: true, edible: 'none' as const } };
+  const made = judged('copper, for leaf spot', {
+    context: adviceContext(library, 40, '2026-06-13', onTree),
+    lead: null,
+  });
+  expect(codes(made)).not.toContain('licence-holders-only');
 });
 
 it('says of no cause that nothing is known to be treated', () => {

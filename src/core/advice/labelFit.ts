@@ -251,7 +251,7 @@ function aboutIngredient(treatment: Treatment | null, about: LabelFor): readonly
       helps: about.lead !== null && optionOf(about.lead.cause, treatment) !== null,
     },
     ...(forbidden && !isUnsure ? [{ code: 'ruled-out', why: forbidden } as const] : []),
-    ...(referTo.length > 0 ? [{ code: 'licence-holders-only' } as const] : []),
+    ...(referTo.includes('licensed-applicator') ? [{ code: 'licence-holders-only' } as const] : []),
   ];
 }
 

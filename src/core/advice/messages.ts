@@ -53,6 +53,7 @@ export type Caution =
   | {
       readonly code:
         | 'licence-holders-only'
+        | 'operators-only'
         | 'never-on-open-blossom'
         | 'arborist-only'
         | 'reach-from-the-ground'
@@ -72,7 +73,7 @@ export type Caution =
 
 /** Whom to call in. */
 export type Referral =
-  'licensed-applicator' | 'arborist' | 'wildlife-office' | 'plant-health-office';
+  'licensed-applicator' | 'pest-control' | 'arborist' | 'wildlife-office' | 'plant-health-office';
 
 /** What a step says. `against` names another cause than the leading one, and whether it is surely at work too. */
 export type StepText =

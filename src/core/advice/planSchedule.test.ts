@@ -78,23 +78,15 @@ it('asks for no weather where the treatment has no limits, or the plant a roof',
   expect(first([spray], { indoors: true }).checks).toEqual([]);
 });
 
-it('repeats as the library says, and asks for another group of products', () => {
+it('repeats as the amount says, and asks for another group of products', () => {
   const spray = treatmentEntry('spray', {
-    repeat: { everyDays: 7, times: 3 },
+    amount: 'every 7..10 days, 3 times',
     modeOfAction: 'FRAC 3',
   });
   const step = first([spray]);
   expect(step.list.map(({ on }) => on)).toEqual([0, 7, 14].map((days) => day(ADVICE_DAY) + days));
   expect(step.rotation).toEqual({ code: 'change-group', group: 'FRAC 3', after: 2 });
   expect(first([treatmentEntry('prune')]).rotation).toBeNull();
-});
-
-it('repeats as the amount says where the library counts no repeats, and before what is usual', () => {
-  const days = (...ahead: number[]) => ahead.map((one) => day(ADVICE_DAY) + one);
-  const counted = treatmentEntry('scrape', { amount: 'every 10..12 days, 3 times' });
-  expect(first([counted]).list.map(({ on }) => on)).toEqual(days(0, 10, 20));
-  const both = { amount: 'every 5 days, 2 times', repeat: { everyDays: 7, times: 3 } };
-  expect(first([treatmentEntry('spray', both)]).list.map(({ on }) => on)).toEqual(days(0, 5));
 });
 
 describe('open flowers', () => {
@@ -130,9 +122,9 @@ describe('rain after a spray', () => {
     first(
       [
         treatmentEntry('spray', {
-          systemic,
+          hazards: systemic ? ['systemic'] : [],
           limits: { rainFreeHours: 6 },
-          repeat: { everyDays: 14, times: 3 },
+          amount: 'every 14 days, 3 times',
         }),
       ],
       {},
@@ -153,7 +145,7 @@ it('dates a step that safety postpones from the day on which it may be done', ()
     rung: 'low-toxicity',
     classes: ['insecticide'],
     limits: { rainFreeHours: 6 },
-    repeat: { everyDays: 7, times: 2 },
+    amount: 'every 7 days, 2 times',
   });
   const library = pestLibrary(
     {

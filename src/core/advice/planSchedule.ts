@@ -28,16 +28,15 @@ function plannedStep(
   { treatment, rule, notBefore }: NonNullable<Step['work']>,
   amount: Step['amount'],
 ): PlannedStep {
-  const { id, limits, repeat, systemic, classes, modeOfAction } = treatment;
+  const { id, limits, hazards, classes, modeOfAction } = treatment;
   return {
     id,
     rule,
     notBefore,
-    limits: limits ?? null,
-    // What a cause says of its own way of using a treatment goes before what is usual.
-    repeat: (amount && repeatIn(amount)) ?? repeat ?? null,
+    limits,
+    repeat: amount && repeatIn(amount),
     spray: limits?.rainFreeHours !== undefined || limits?.maxWindKmh !== undefined,
-    systemic,
+    systemic: hazards.includes('systemic'),
     insecticide: KILLS_INSECTS.some((one) => classes.includes(one)),
     modeOfAction: modeOfAction ?? null,
   };

@@ -48,7 +48,7 @@ it('stops at the first rule that forbids', () => {
     ...context,
     reported: new Set([findingId('plant-in-bloom'), findingId('near-open-water')]),
   };
-  const spray = candidateOf({ classes: ['insecticide'], restricted: true });
+  const spray = candidateOf({ classes: ['insecticide'], who: 'licensed' });
   expect(judge(spray, near)).toMatchObject({
     planCautions: [{ code: 'keep-away-until-dry' }],
     referTo: ['licensed-applicator'],

@@ -121,29 +121,29 @@ describe('the right kind of product', () => {
   });
 });
 
-it.each([[{ ...insecticide, restricted: true }], [{ ...insecticide, who: 'licensed' }]])(
-  'sends %j to a licence holder',
-  (treatment) => {
-    expect(rules.restrictedUse(candidate(treatment), context())).toEqual({
-      kind: 'refer',
-      to: 'licensed-applicator',
-      caution: { code: 'licence-holders-only' },
-    });
-  },
-);
+it.each([
+  ['licensed', 'licensed-applicator', 'licence-holders-only'],
+  ['pest-control', 'pest-control', 'operators-only'],
+])('sends what is for those who are %s to a %s', (who, to, code) => {
+  expect(rules.restrictedUse(candidate({ who }), context())).toEqual({
+    kind: 'refer',
+    to,
+    caution: { code },
+  });
+});
 it('sends nobody to a licence holder without need', () => {
   expect(rules.restrictedUse(candidate(insecticide), context())).toEqual(allow);
 });
 
 describe('systemic insecticides', () => {
-  const systemic = { ...insecticide, systemic: true };
+  const systemic = { ...insecticide, hazards: ['systemic'] };
   it.each([
     [systemic, { edible: 'fruit' as const }, forbid('systemic-on-food')],
     [systemic, { edible: 'none' as const }, allow],
     // What is not known of a plant counts against the product.
     [systemic, {}, forbid('systemic-on-food')],
     [insecticide, { edible: 'fruit' as const }, allow],
-    [{ classes: ['fungicide'], systemic: true }, { edible: 'fruit' as const }, allow],
+    [{ classes: ['fungicide'], hazards: ['systemic'] }, { edible: 'fruit' as const }, allow],
   ])('%j on a plant with %j', (treatment, traits, ruling) => {
     expect(rules.systemicOnFood(candidate(treatment), context({ traits }))).toEqual(ruling);
   });
@@ -182,7 +182,7 @@ describe('open blossom', () => {
 });
 
 describe('oils and soaps', () => {
-  const soap = candidate({ ...insecticide, oilOrSoap: true });
+  const soap = candidate({ ...insecticide, hazards: ['oil-or-soap'] });
   // Common practice: above about 90 F they burn leaves.
   const reason = { code: 'oil-in-heat', maxCelsius: 32 };
   const heat = { kind: 'postpone', reason };
@@ -242,9 +242,9 @@ describe('work high in a tree', () => {
     });
   });
   it.each([
-    [{ aloft: true }, { traits: { tall: true } }, fromTheGround],
-    [{ aloft: true }, reporting('tall-plant'), fromTheGround],
-    [{ aloft: true }, {}, allow],
+    [{ hazards: ['aloft'] }, { traits: { tall: true } }, fromTheGround],
+    [{ hazards: ['aloft'] }, reporting('tall-plant'), fromTheGround],
+    [{ hazards: ['aloft'] }, {}, allow],
     [{}, { traits: { tall: true } }, allow],
   ])('%j with %j', (treatment, change, ruling) => {
     expect(rules.tallTrees(candidate(treatment), context(change))).toEqual(ruling);
@@ -252,8 +252,8 @@ describe('work high in a tree', () => {
 });
 
 it.each([
-  [{ oilOrSoap: true }, { oilSensitive: true }, forbid('oil-burns-this-plant')],
-  [{ oilOrSoap: true }, {}, allow],
+  [{ hazards: ['oil-or-soap'] }, { oilSensitive: true }, forbid('oil-burns-this-plant')],
+  [{ hazards: ['oil-or-soap'] }, {}, allow],
   [{}, { oilSensitive: true }, allow],
 ])('%j on a plant that is %j', (treatment, traits, ruling) => {
   expect(rules.oilOnSensitive(candidate(treatment), context({ traits }))).toEqual(ruling);
@@ -269,13 +269,13 @@ it('leaves wild animals to wildlife law', () => {
 });
 
 describe('pets and children', () => {
-  const bait = { petHazard: true, classes: ['molluscicide'] };
+  const bait = { hazards: ['pets'], classes: ['molluscicide'] };
   const none = { ruledOut: new Set([findingId('pets-or-children')]) };
   it.each([
     [bait, {}, forbid('pets-or-children')],
     [bait, reporting('pets-or-children'), forbid('pets-or-children')],
     [bait, none, planCaution('keep-away-until-dry')],
-    [{ petHazard: true }, none, planCaution('keep-away-until-dry')],
+    [{ hazards: ['pets'] }, none, planCaution('keep-away-until-dry')],
     [insecticide, {}, planCaution('keep-away-until-dry')],
     [{}, {}, allow],
   ])('%j with %j', (treatment, change, ruling) => {

@@ -3,7 +3,7 @@ import { RELIED_ON } from '../schema/reliedOn.ts';
 import { addDays, type Day } from '../timing/calendar.ts';
 import { isCareTopic } from '../knowledge/careTopics.ts';
 import type { Traits } from '../schema/plant.ts';
-import type { ProductClass, Treatment } from '../schema/treatment.ts';
+import type { Hazard, ProductClass, Treatment } from '../schema/treatment.ts';
 import type { Candidate } from './candidates.ts';
 import type { AdviceContext } from './context.ts';
 import type { Caution, Referral, SafetyReason } from './messages.ts';
@@ -36,6 +36,8 @@ const HARMLESS: readonly ProductClass[] = ['repellent', 'nutrient'];
 export function isPesticide(treatment: Treatment): boolean {
   return treatment.classes.some((one) => !HARMLESS.includes(one));
 }
+
+const has = ({ hazards }: Treatment, hazard: Hazard): boolean => hazards.includes(hazard);
 
 /** Findings of the library that the rules look for. */
 export const SAFETY_FINDINGS = RELIED_ON.findings;
@@ -79,15 +81,14 @@ export const rightKind: SafetyRule = (candidate) => {
     : forbid({ code: 'wrong-kind-of-product' });
 };
 
-/** Restricted-use products are bought and applied by licence holders only. */
-export const restrictedUse: SafetyRule = ({ treatment }) =>
-  treatment.restricted || treatment.who === 'licensed'
-    ? {
-        kind: 'refer',
-        to: 'licensed-applicator',
-        caution: { code: 'licence-holders-only' },
-      }
-    : ALLOW;
+/** Restricted products are bought and applied by licence holders only, and nests and the like are work for an operator. */
+export const restrictedUse: SafetyRule = ({ treatment: { who } }) => {
+  if (who === 'licensed')
+    return { kind: 'refer', to: 'licensed-applicator', caution: { code: 'licence-holders-only' } };
+  if (who === 'pest-control')
+    return { kind: 'refer', to: 'pest-control', caution: { code: 'operators-only' } };
+  return ALLOW;
+};
 
 /** What is not known to be inedible counts as eaten, an unknown plant too. */
 const isEaten = ({ edible }: Traits): boolean => edible !== 'none';
@@ -96,7 +97,7 @@ const isBeeVisited = ({ beeVisited }: Traits): boolean => beeVisited !== false;
 
 /** No systemic insecticide on plants grown to eat. */
 export const systemicOnFood: SafetyRule = ({ treatment }, { traits }) =>
-  treatment.systemic && treatment.classes.includes('insecticide') && isEaten(traits)
+  has(treatment, 'systemic') && treatment.classes.includes('insecticide') && isEaten(traits)
     ? forbid({ code: 'systemic-on-food' })
     : ALLOW;
 
@@ -117,10 +118,10 @@ function afterBloom({ reported, traits, almanac, today }: AdviceContext): Day | 
  */
 export const openBlossom: SafetyRule = ({ treatment }, context) => {
   if (!treatment.classes.some((one) => one === 'insecticide' || one === 'miticide')) return ALLOW;
-  if (treatment.systemic && isBeeVisited(context.traits)) {
+  if (has(treatment, 'systemic') && isBeeVisited(context.traits)) {
     return forbid({ code: 'systemic-where-bees-visit' });
   }
-  if (treatment.applied !== 'spray') return ALLOW;
+  if (treatment.applied !== undefined && treatment.applied !== 'spray') return ALLOW;
   const until = afterBloom(context);
   return until === null
     ? warn({ code: 'never-on-open-blossom' })
@@ -148,7 +149,7 @@ function coolerDay({ almanac }: AdviceContext, from: Day): Day | null {
  * OIL_LIMIT_CELSIUS} degrees Celsius, and on a plant reported dry; otherwise warns.
  */
 export const oilInHeat: SafetyRule = ({ treatment }, context) => {
-  if (!treatment.oilOrSoap) return ALLOW;
+  if (!has(treatment, 'oil-or-soap')) return ALLOW;
   const { reported, almanac, today } = context;
   const isHotSpell = reported.has(SAFETY_FINDINGS.heat);
   if (isHotSpell || almanac.normalOn(today).maxCelsius >= OIL_LIMIT_CELSIUS) {
@@ -165,7 +166,7 @@ export const oilInHeat: SafetyRule = ({ treatment }, context) => {
 
 /** Forbids oils and soaps on plants that they burn or rob of their bloom. */
 export const oilOnSensitive: SafetyRule = ({ treatment }, { traits }) =>
-  treatment.oilOrSoap && traits.oilSensitive === true
+  has(treatment, 'oil-or-soap') && traits.oilSensitive === true
     ? forbid({ code: 'oil-burns-this-plant' })
     : ALLOW;
 
@@ -179,7 +180,7 @@ export const tallTrees: SafetyRule = ({ treatment }, { traits, reported }) => {
     };
   }
   const tall = traits.tall === true || reported.has(SAFETY_FINDINGS.tall);
-  return treatment.aloft && tall
+  return has(treatment, 'aloft') && tall
     ? { kind: 'refer', to: 'arborist', caution: { code: 'reach-from-the-ground' } }
     : ALLOW;
 };
@@ -199,10 +200,10 @@ export const wildAnimals: SafetyRule = ({ treatment }) =>
  * not enough here: only an explicit answer lifts the rule.
  */
 export const petsAndChildren: SafetyRule = ({ treatment }, { ruledOut }) => {
-  if (treatment.petHazard && !ruledOut.has(SAFETY_FINDINGS.pets)) {
+  if (has(treatment, 'pets') && !ruledOut.has(SAFETY_FINDINGS.pets)) {
     return forbid({ code: 'pets-or-children' });
   }
-  return isPesticide(treatment) || treatment.petHazard
+  return isPesticide(treatment) || has(treatment, 'pets')
     ? warnPlan({ code: 'keep-away-until-dry' })
     : ALLOW;
 };

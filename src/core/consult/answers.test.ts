@@ -192,11 +192,11 @@ describe('a product that the plan does without', () => {
   it.each([
     [
       'only a licence holder may use it',
-      { restricted: true },
+      { who: 'licensed' },
       {},
       /^Not by yourself: that is for a licensed applicator/,
     ],
-    ['it is a hazard to pets', { petHazard: true }, {}, /^No: strong dust\. Not where a pet/],
+    ['it is a hazard to pets', { hazards: ['pets'] }, {}, /^No: strong dust\. Not where a pet/],
     ['the approach is organic', {}, { approach: 'organic' as const }, /^No: strong dust\. Hidden/],
   ])('is refused where %s', (_, change, more, text) => {
     expect(answered(change, more)).toEqual([expect.stringMatching(text)]);

@@ -48,10 +48,10 @@ it('passes on what the rules of safety go by', () => {
       source: 'practice',
       steps: [
         { ...step, organic: false },
-        { text: 'Cut the top.', rung: 'hand', aloft: true, who: 'arborist' },
+        { text: 'Cut the top.', rung: 'hand', hazards: ['aloft'], who: 'arborist' },
       ],
     }),
   );
-  expect(first).toMatchObject({ classes: ['herbicide'], organic: false, aloft: false });
-  expect(second).toMatchObject({ classes: [], organic: true, aloft: true, who: 'arborist' });
+  expect(first).toMatchObject({ classes: ['herbicide'], organic: false, hazards: [] });
+  expect(second).toMatchObject({ classes: [], organic: true, hazards: ['aloft'], who: 'arborist' });
 });

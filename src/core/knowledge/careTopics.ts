@@ -49,7 +49,16 @@ const ANY_STEP = treatmentSchema.parse({
   id: 'step',
   name: 'Step',
   rung: 'hand',
+  who: 'anyone',
+  classes: [],
+  organic: true,
+  hazards: [],
   text: 'What to do, and when.',
+  limits: null,
+  matters: [],
+  cautions: [],
+  effort: 'low',
+  money: 'none',
   source: 'practice',
 });
 

@@ -1,4 +1,4 @@
-import { REFERENCE_PLACE } from '../../test/miniLibrary.ts';
+import { HARMLESS_TREATMENT, REFERENCE_PLACE } from '../../test/miniLibrary.ts';
 import { checkLibrary } from './check.ts';
 import type { KnowledgeIssue } from './faults.ts';
 import { readLibrary, type KnowledgeFile } from './read.ts';
@@ -25,6 +25,7 @@ const cause = {
   source: 'practice',
 };
 const treatment = {
+  ...HARMLESS_TREATMENT,
   id: 't',
   name: 'Treatment',
   rung: 'hand',
@@ -159,8 +160,30 @@ it.each<[string, Record<string, unknown>, Partial<KnowledgeIssue>]>([
   [
     'a product that says too little of itself',
     { 'treatments/t.yaml': [{ ...treatment, rung: 'low-toxicity', classes: ['fungicide'] }] },
-    { id: 't', fault: { code: 'not-stated', fields: ['limits', 'amount', 'cautions'] } },
+    { id: 't', fault: { code: 'not-stated', fields: ['applied', 'limits', 'amount', 'cautions'] } },
   ],
+  [
+    'a product that does not say how often',
+    {
+      'treatments/t.yaml': [
+        {
+          ...treatment,
+          classes: ['nutrient'],
+          applied: 'soil',
+          amount: '5 g/m2',
+          cautions: ['On damp soil.'],
+        },
+      ],
+    },
+    { id: 't', field: 'amount', fault: { code: 'no-count' } },
+  ],
+  ...Object.keys(HARMLESS_TREATMENT).map(
+    (field): [string, Record<string, unknown>, Partial<KnowledgeIssue>] => [
+      `a treatment that leaves ${field} unsaid`,
+      { 'treatments/t.yaml': [{ ...treatment, [field]: undefined }] },
+      { id: 't', field },
+    ],
+  ),
   [
     'a conventional product that passes for organic',
     { 'treatments/t.yaml': [{ ...treatment, rung: 'conventional', classes: ['herbicide'] }] },

@@ -4,6 +4,7 @@ import { unwrittenIn } from './unwritten.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { ForKinds } from '../schema/kinds.ts';
 import { LIST } from '../schema/danger.ts';
+import { saysHowOften } from '../schema/amount.ts';
 import { isInOneSystem } from './bothUnits.ts';
 import { REGION_FORM } from '../schema/fieldFault.ts';
 import type { WindowRule } from '../schema/window.ts';
@@ -300,17 +301,20 @@ function checkRanges({ causes, areas }: Library, known: Known, report: Report): 
   }
 }
 
-/** What kills is not left to defaults. */
+/** A product says how it is put to use, how often, and what to mind; what kills also its weather. */
 function checkProduct(treatment: Treatment, report: Report): void {
-  const { id, rung, classes, organic, limits, amount, cautions } = treatment;
-  if (!classes.some((one) => one !== 'nutrient' && one !== 'repellent')) return;
+  const { id, rung, classes, organic, applied, limits, amount, cautions } = treatment;
+  if (classes.length === 0) return;
   if (rung === 'conventional' && organic) report(id, 'organic', { code: 'conventional-organic' });
+  const kills = classes.some((one) => one !== 'nutrient' && one !== 'repellent');
   const fields = [
-    ...(limits ? [] : ['limits']),
+    ...(applied ? [] : ['applied']),
+    ...(limits || !kills ? [] : ['limits']),
     ...(amount ? [] : ['amount']),
     ...(cautions.length > 0 ? [] : ['cautions']),
   ];
   if (fields.length > 0) report(id, '(entry)', { code: 'not-stated', fields });
+  if (amount && !saysHowOften(amount)) report(id, 'amount', { code: 'no-count' });
 }
 
 /** A product without a class would pass every rule of safety. */

@@ -50,6 +50,7 @@ export type QualityFault =
       readonly most: number;
     }
   | { readonly code: 'brand' }
+  | { readonly code: 'no-count' }
   | {
       readonly code: 'too-few-phrases';
       readonly causes: number;

@@ -101,6 +101,13 @@ export const amountSchema = z.string().transform((text, context): Amount => {
 export const firstQuantity = ({ parts }: Amount): Quantity | null =>
   parts.find((part) => typeof part !== 'string') ?? null;
 
+/** Words that say how often without a number. */
+const OFTEN = /\b(?:once|twice|every|again|each)\b/;
+
+/** True for an amount that says how often: by an interval, by a number of times, or "once". */
+export const saysHowOften = ({ parts }: Amount): boolean =>
+  parts.some((part) => (typeof part === 'string' ? OFTEN.test(part) : part.unit === 'times'));
+
 const DAYS: Partial<Readonly<Record<AmountUnit, number>>> = { days: 1, weeks: 7 };
 const EVERY = /\b(?:every|again every) $/;
 const FOR = /\bfor $/;

@@ -11,7 +11,7 @@ import {
 } from './common.ts';
 import { forKinds } from './kinds.ts';
 import { rangeSchema } from './range.ts';
-import { hazardsSchema, RUNGS } from './treatment.ts';
+import { RUNGS, stepSafetySchema } from './treatment.ts';
 import { windowSchema } from './window.ts';
 
 /** Culprits that live and breed; under a roof they do so all year. */
@@ -143,13 +143,7 @@ export const careTopicSchema = z.strictObject({
       z.strictObject({
         text: z.string().min(10),
         rung: z.enum(RUNGS),
-        ...hazardsSchema.pick({
-          classes: true,
-          organic: true,
-          aloft: true,
-          matters: true,
-          who: true,
-        }).shape,
+        ...stepSafetySchema.shape,
         when: windowSchema.optional(),
         amount: amountSchema.optional(),
         measure: z.enum(MEASURES).optional(),

@@ -16,6 +16,8 @@ export const MATTERS = [
   'hard-pruning',
   /** Any cut of living wood. */
   'pruning',
+  /** A clean cut of what is broken, which cannot wait for a season. */
+  'cutting-breaks',
   'felling',
   'trapping',
   'burning',

@@ -1,5 +1,4 @@
 import { commonTexts } from '../../texts/commonTexts.ts';
-import { amountInWords } from '../../../wording/quantities.ts';
 import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { useEffect, useState } from 'react';
 import { Link, useOutletContext, useParams } from 'react-router';
@@ -12,10 +11,10 @@ import { PlateFigure } from '../../plates/PlateFigure.tsx';
 import { Differ, Missing } from './CausePage.tsx';
 import { Facts, HowOften, Quiet, Sheet, AmountSaid } from './parts.tsx';
 import type { LibraryReading } from '../../library/useLibrary.ts';
+import { TreatmentFacts } from './TreatmentFacts.tsx';
 import { ruleInWords, sourceInWords, spaced } from './words.ts';
 import { YearStrip } from './YearStrip.tsx';
 import { midSentence } from '../../../wording/midSentence.ts';
-import { capital } from '../../../wording/midSentence.ts';
 
 const Drawn = styled.div`
   display: flex;
@@ -126,14 +125,6 @@ export function FindingPage() {
   );
 }
 
-const WHO = {
-  anyone: libraryTexts.anyone,
-  arborist: libraryTexts.aCertifiedArborist,
-  licensed: libraryTexts.aLicensedApplicator,
-  wildlife: libraryTexts.wildlifeOfficer,
-  'pest-control': libraryTexts.aPestControlOperator,
-} as const;
-
 /** One treatment: what to do, who may, in which weather, against what. */
 export function TreatmentPage() {
   const { shelf, almanac, today } = useOutletContext<LibraryReading>();
@@ -145,7 +136,6 @@ export function TreatmentPage() {
     const option = cause.treatments.find(({ use }) => use === treatment.id);
     return option ? [{ cause, effect: option.effect }] : [];
   });
-  const { limits } = treatment;
   return (
     <Sheet>
       <header>
@@ -163,44 +153,7 @@ export function TreatmentPage() {
           today={today}
         />
       )}
-      <Facts>
-        <tbody>
-          <tr>
-            <th scope="row">{libraryTexts.whoMay}</th>
-            <td>{WHO[treatment.who]}</td>
-          </tr>
-          <tr>
-            <th scope="row">{libraryTexts.effortMoney}</th>
-            <td>
-              {capital(treatment.effort)}, {treatment.money}
-            </td>
-          </tr>
-          {treatment.amount && treatment.amount.parts.length > 0 && (
-            <tr>
-              <th scope="row">{libraryTexts.howMuch}</th>
-              <td>{capital(amountInWords(treatment.amount))}</td>
-            </tr>
-          )}
-          {limits?.maxCelsius !== undefined && (
-            <tr>
-              <th scope="row">{libraryTexts.notAbove}</th>
-              <td>{limits.maxCelsius} C</td>
-            </tr>
-          )}
-          {limits?.minCelsius !== undefined && (
-            <tr>
-              <th scope="row">{libraryTexts.notBelow}</th>
-              <td>{limits.minCelsius} C</td>
-            </tr>
-          )}
-          {limits?.rainFreeHours !== undefined && (
-            <tr>
-              <th scope="row">{libraryTexts.hoursWithoutRain}</th>
-              <td>{limits.rainFreeHours}</td>
-            </tr>
-          )}
-        </tbody>
-      </Facts>
+      <TreatmentFacts treatment={treatment} />
       {treatment.cautions.map((text) => (
         <p key={text}>
           {commonTexts.mind} {text}
