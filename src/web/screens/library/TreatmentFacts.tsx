@@ -36,7 +36,7 @@ function weatherOf({ limits }: Treatment): string {
     maxWindKmh !== undefined && texts.windUpTo(maxWindKmh),
     timeOfDay !== 'any' && texts.inThe(timeOfDay),
   ].filter((one) => one !== false);
-  return said.length === 0 ? texts.anyWeather : capital(list(said, 'and'));
+  return said.length === 0 ? texts.anyWeather : capital(said.join('; '));
 }
 
 function kindOf({ classes, organic }: Treatment): string {
@@ -54,12 +54,7 @@ export function TreatmentFacts({ treatment }: { readonly treatment: Treatment })
       texts.dangers,
       hazards.length === 0
         ? texts.noneKnown
-        : capital(
-            list(
-              hazards.map((one) => HARMED[one]),
-              'and',
-            ),
-          ),
+        : capital(hazards.map((one) => HARMED[one]).join('; ')),
     ],
     [texts.weather, weatherOf(treatment)],
     [texts.effortMoney, `${capital(effort)}, ${money}`],
