@@ -13,17 +13,19 @@ const LEAST_LETTERS = 2;
 
 /** What was found for some words; `towns` null while nothing was asked or the answer is on its way. */
 interface Found {
-  readonly words: string;
+  readonly words: string | null;
   readonly towns: readonly Town[] | null;
   readonly problem: string | null;
 }
-const NOTHING: Found = { words: '', towns: null, problem: null };
+const NOTHING: Found = { words: null, towns: null, problem: null };
+
+const isAsked = (words: string): boolean => words.trim().length >= LEAST_LETTERS;
 
 function useTowns(words: string, { lat, lon }: TownChooserProps['near']): Found {
   const [found, setFound] = useState(NOTHING);
   useEffect(() => {
     const asked = words.trim();
-    if (asked.length < LEAST_LETTERS) return undefined;
+    if (!isAsked(words)) return undefined;
     let here = true;
     const ask = async (): Promise<void> => {
       const answer = await api.towns({ words: asked, lat, lon });
@@ -69,6 +71,9 @@ export function TownChooser({ near, autoFocus = false, onChoose }: TownChooserPr
         <Label>{chooserTexts.townOrPostcode}</Label>
         <Search />
       </SearchField>
+      {isAsked(typed) && towns === null && problem === null && (
+        <p role="status">{chooserTexts.lookingForTowns}</p>
+      )}
       {problem !== null && <p role="alert">{problem}</p>}
       {towns && (
         <Scrolled aria-label={chooserTexts.towns}>

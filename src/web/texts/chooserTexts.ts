@@ -7,6 +7,7 @@ export const chooserTexts = {
   noCauseOfThatName: 'No cause of that name in the library.',
   townOrPostcode: 'Town, or postcode of the US or Canada',
   towns: 'Towns',
+  lookingForTowns: 'Looking for towns.',
   noTownOfThatName:
     'No town of that name. Add its country behind a comma, or take a larger one near it.',
 } as const;
