@@ -16,7 +16,9 @@ const finding = (id: string) =>
     source: 'judgement',
   });
 const findings = Object.values(RELIED_ON.findings).map(finding);
-const plants = [plantSchema.parse({ id: RELIED_ON.plants.lawn, name: 'Lawn', source: 'practice' })];
+const plants = Object.values(RELIED_ON.plants).map((id) =>
+  plantSchema.parse({ id, name: 'Plant', source: 'practice' }),
+);
 const groups = Object.values(RELIED_ON.groups).map((id) =>
   findingGroupSchema.parse({ id, question: 'Which is it?', source: 'judgement' }),
 );
@@ -45,7 +47,7 @@ it.each(Object.values(RELIED_ON.findings))('refuses a library without %s', (id) 
   ]);
 });
 
-it('refuses a library without a group, the lawn or the reference place', () => {
+it('refuses a library without a group, a kind of plant or the reference place', () => {
   expect(
     checkReliedOn({ findings, careTopics: [], groups: [], plants: [], places: [] }).map(
       ({ id }) => id,
@@ -53,7 +55,7 @@ it('refuses a library without a group, the lawn or the reference place', () => {
   ).toEqual([
     RELIED_ON.careTopics.readTest,
     RELIED_ON.groups.extent,
-    RELIED_ON.plants.lawn,
+    ...Object.values(RELIED_ON.plants),
     RELIED_ON.places.reference,
   ]);
 });

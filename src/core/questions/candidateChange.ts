@@ -84,6 +84,7 @@ export function candidateChange(
     question: { code: 'what-is-seen' },
     how: null,
     seconds: 15,
+    tedium: 0,
     choices: members.map(({ id, label }) => ({ finding: id, label })),
     answers: oneOfChoices(list, members, nodes),
   };

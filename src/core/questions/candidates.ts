@@ -4,6 +4,7 @@ import type { Finding } from '../schema/finding.ts';
 import type { FindingId, PlantId } from '../schema/common.ts';
 import type { Strengths } from '../knowledge/strengths.ts';
 import { suits } from '../schema/kinds.ts';
+import { RELIED_ON } from '../schema/reliedOn.ts';
 import { tabulate } from '../util/maths.ts';
 import { reliabilityOf, reportLikelihood, type Report } from '../diagnosis/evidence.ts';
 import type { Network } from '../diagnosis/network.ts';
@@ -43,6 +44,8 @@ export interface CandidateQuestion {
   /** How to look, in the words of the library. */
   readonly how: string | null;
   readonly seconds: number;
+  /** What asking costs besides its time, in seconds: an enquirer who sees a broad sign opens with it. */
+  readonly tedium: number;
   readonly choices: readonly { readonly finding: string; readonly label: string }[];
   readonly answers: readonly PossibleAnswer[];
 }
@@ -54,6 +57,11 @@ export const PLANT_QUESTION = 'plant';
 export const ANSWER_SURE = 0.85;
 /** A laboratory is wrong less often. */
 const LABORATORY_SURE = 0.98;
+
+/** A sign that so many causes show is broad: who sees it tells of it unasked. */
+const BROAD_CAUSES = 25;
+/** What a question about a broad sign costs that was not told of, in seconds; measured on played callers. */
+const BROAD_TEDIUM = 15;
 
 /** Plants offered as choices; the others can be typed. */
 const PLANTS_OFFERED = 6;
@@ -197,13 +205,15 @@ function candidateFinding(
     const { id, question, how = null, seconds } = finding;
     const above = general === null ? null : network.node(general);
     const answers = yesOrNo(list, finding, node, above);
-    return { kind: 'finding', finding: id, question, how, seconds, choices: [], answers };
+    const isBroad = (library.shownBy.get(id)?.size ?? 0) >= BROAD_CAUSES;
+    const tedium = isBroad ? BROAD_TEDIUM : 0;
+    return { kind: 'finding', finding: id, question, how, seconds, tedium, choices: [], answers };
   }
   const members = library.groupMembers.get(group.id) ?? [];
   const { id, question, how = null, seconds } = group;
   const choices = members.map((member) => ({ finding: member.id, label: member.label }));
   const answers = oneOfChoices(list, members, groupNodes(library, network, group.id));
-  return { kind: 'group', finding: id, question, how, seconds, choices, answers };
+  return { kind: 'group', finding: id, question, how, seconds, tedium: 0, choices, answers };
 }
 
 /**
@@ -238,6 +248,7 @@ export function candidatePlant(
     question: group ? { code: 'which-kind', of: group.label } : { code: 'which-plant' },
     how: null,
     seconds: 10,
+    tedium: 0,
     choices: offered.map(({ plant, label }) => ({ finding: plant, label })),
     answers: named.map(({ plant, label, share, at }) => ({
       names: plant,
@@ -274,10 +285,14 @@ export function candidateQuestions(
   const drafted = new Set<string>();
   const shown = shownByLikely(library, network, list, complaintOf(library, reports));
   const hosts = network.hosts.map(({ plant }) => library.taxonomy.lineage(plant));
+  const isPotted =
+    affirmed.has(RELIED_ON.findings.potted) ||
+    hosts.some((kinds) => kinds.includes(RELIED_ON.plants.indoors));
   for (const id of network.findingIds) {
     if (!shown.has(id) || known.has(id)) continue;
     const finding = library.findings.get(id);
     if (!finding?.askable || !hosts.some((kinds) => suits(finding, kinds))) continue;
+    if (finding.inPot && !isPotted) continue;
     const inLaboratory = finding.needs === 'lab';
     const asked = finding.group ?? id;
     // Whoever cannot tell can still send a sample.

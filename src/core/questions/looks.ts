@@ -46,6 +46,7 @@ function togetherOf(
     question: look.say,
     how: null,
     seconds: look.seconds + FURTHER_SECONDS * (members.length - 1),
+    tedium: 0,
     choices: [],
     answers: [...seen, none].map((likelihood) => ({ names, label: '', value: true, likelihood })),
   };

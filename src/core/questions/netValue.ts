@@ -42,7 +42,8 @@ function isFlat({ likelihood }: PossibleAnswer): boolean {
   return true;
 }
 
-const costOf = ({ seconds }: CandidateQuestion): number => (LOSS_PER_MINUTE * seconds) / 60;
+const costOf = ({ seconds, tedium }: CandidateQuestion): number =>
+  (LOSS_PER_MINUTE * (seconds + tedium)) / 60;
 
 /**
  * Expected value of sample information of each question in harm points, less the cost of its seconds: what one answer

@@ -195,6 +195,37 @@ describe('a question for some kinds of plant', () => {
     expect(asked({ only: ['moss'] })).not.toContain('decides');
     expect(asked({ except: ['fern'] })).not.toContain('decides');
   });
+
+  it('that stands in a pot is asked of no other', () => {
+    const findings = [
+      ...FINDINGS.map((one) => (one.id === 'decides' ? { ...one, extra: { inPot: true } } : one)),
+      { id: 'potted', extra: { kind: 'context' } },
+    ];
+    const about = (...reports: Report[]) =>
+      ask(findings, causes, [seen('shared'), ...reports]).map(({ finding }) => finding);
+    expect(about()).not.toContain('decides');
+    expect(about(seen('potted', false))).not.toContain('decides');
+    expect(about(seen('potted'))).toContain('decides');
+  });
+});
+
+it('asks about what many causes show only where it is worth more than another sign: who sees it tells of it', () => {
+  const worthOf = (others: number): number => {
+    const causes = [
+      cause('a', 'water', { shared: 'always', decides: 'always' }),
+      cause('b', 'prune', { shared: 'always' }),
+      ...Array.from({ length: others }, (_, i) => ({
+        ...cause(`c${i}`, 'pull', { decides: 'rarely', names: 'always' }),
+        extra: { ...cause('c', 'pull', {}).extra, common: 'rare' },
+      })),
+    ];
+    return (
+      ask(FINDINGS, causes, [seen('shared')]).find(({ finding }) => finding === 'decides')
+        ?.netValue ?? NaN
+    );
+  };
+  // 15 seconds at 0.3 points of harm a minute.
+  expect(worthOf(23) - worthOf(24)).toBeCloseTo(0.075, 2);
 });
 
 describe('causes that explain nothing of the complaint', () => {

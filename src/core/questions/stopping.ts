@@ -29,6 +29,8 @@ export interface StoppingDecision {
 const CLEAR = 0.8;
 /** Causes below this are not named as rivals. */
 const RIVAL = 0.12;
+/** Above this, with no rival, no answer is worth the caller's time: what could still be found is a second trouble that nobody told of. */
+const CERTAIN = 0.97;
 
 interface Standing extends LikelyCause {
   readonly confirm: string | undefined;
@@ -93,7 +95,8 @@ export function applyStoppingRule(
 ): StoppingDecision {
   const standing = leaders(network, posterior);
   if (reports === 0) return { settled: false, reason: { code: 'nothing-reported' }, sample: null };
-  if (questions.some(({ netValue }) => netValue > 0))
+  const isCertain = standing.length === 1 && (standing[0]?.probability ?? 0) >= CERTAIN;
+  if (!isCertain && questions.some(({ netValue }) => netValue > 0))
     return { settled: false, reason: { code: 'question-open' }, sample: null };
   const open = (standing[0]?.probability ?? 0) < CLEAR;
   return {

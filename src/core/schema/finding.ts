@@ -43,6 +43,8 @@ export const findingSchema = z.strictObject({
   /** May be put as a question, and of which kinds of plant. */
   askable: z.boolean().default(true),
   ...forKinds,
+  /** Asked only of a plant that stands in a pot. */
+  inPot: z.boolean().default(false),
   /** Asked for the sake of safe advice, so no cause needs to show it. */
   forAdvice: z.boolean().default(false),
   /** Ways people say it, in the phrase language of language/phrase.ts. */

@@ -28,13 +28,14 @@ export const RELIED_ON = {
     alkaline: findingIdSchema.parse('alkaline-soil'),
     muchPhosphorus: findingIdSchema.parse('test-phosphorus-high'),
     salty: findingIdSchema.parse('test-salts-high'),
+    potted: findingIdSchema.parse('potted'),
   },
   /** The question of care that is asked where a test report is read out. */
   careTopics: { readTest: causeIdSchema.parse('care-read-test') },
   /** The group that asks how much is affected. */
   groups: { extent: idSchema.parse('extent') },
   /** The group whose names say where on it something is: "moss in the lawn". */
-  plants: { lawn: plantIdSchema.parse('turf') },
+  plants: { lawn: plantIdSchema.parse('turf'), indoors: plantIdSchema.parse('house-plant') },
   /** The place whose dates a window without a place of its own is written for. */
   places: { reference: placeIdSchema.parse('columbus') },
 } as const;
