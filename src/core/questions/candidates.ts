@@ -205,7 +205,7 @@ function candidateFinding(
     const { id, question, how = null, seconds } = finding;
     const above = general === null ? null : network.node(general);
     const answers = yesOrNo(list, finding, node, above);
-    const isBroad = (library.shownBy.get(id)?.size ?? 0) >= BROAD_CAUSES;
+    const isBroad = (library.shownBy.get(id)?.size ?? 0) >= BROAD_CAUSES || finding.noticeable;
     const tedium = isBroad ? BROAD_TEDIUM : 0;
     return { kind: 'finding', finding: id, question, how, seconds, tedium, choices: [], answers };
   }
