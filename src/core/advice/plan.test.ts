@@ -172,7 +172,7 @@ it('asks once more where a question of care could mean several things', () => {
     since: null,
     experience: new Map(),
   });
-  const words = { similarity: () => 0, asks: true, reportsTrouble: false };
+  const words = { similarity: () => 0, fit: () => 0, asks: true, reportsTrouble: false };
   const { posterior } = weighAll(library, network, [], 0, words);
   const advice = planAdvice(library, network, posterior, context);
   expect(advice.verdict).toBe('find-out');

@@ -45,9 +45,10 @@ import type { Cause } from '../schema/cause.ts';
 import type { Job } from '../advice/forSize.ts';
 import type { Presence } from '../schema/range.ts';
 import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
-import type { Extracted, ExtractedFinding } from '../language/extract.ts';
+import { stemmedTokens, type Extracted, type ExtractedFinding } from '../language/extract.ts';
 import type { Token } from '../language/tokens.ts';
-import { similarityToCauses } from '../language/textSimilarity.ts';
+import { similarityToCauses, type SimilarityOf } from '../language/textSimilarity.ts';
+import { likenessToTopics } from '../language/topicWords.ts';
 import type { SaidAmount } from '../language/amounts.ts';
 import type { SaidSize } from '../language/sizes.ts';
 import type { PlantPart } from '../language/severalPlants.ts';
@@ -236,6 +237,26 @@ interface Understood extends Pick<Consultation, 'amounts' | 'sizes'> {
   readonly context: AdviceContext;
 }
 
+/** What a topic about this very plant is nearer than one about all plants, in nats; less for each group between. */
+const OF_THIS_PLANT = 4;
+const GROUPS_ABOVE = 3;
+
+/** How well topics fit what is asked: by its words, and by how nearly the topic is about this plant. */
+function fitOfTopics(
+  library: Compiled,
+  plant: PlantId | null,
+  words: string,
+  asked: number,
+): SimilarityOf {
+  const like = likenessToTopics(library.topicWords(), stemmedTokens(words));
+  const line = plant === null ? [] : library.taxonomy.lineage(plant);
+  return (id) => {
+    const at = line.findIndex((one) => one in (library.causes.get(id)?.hosts ?? {}));
+    const near = at === -1 ? 0 : OF_THIS_PLANT * Math.max(0, 1 - at / GROUPS_ABOVE);
+    return asked * (like(id) + near);
+  };
+}
+
 function understand(library: Compiled, enquiry: Enquiry, kept: Kept): Understood {
   const { words, today, answers, experience, place, weather } = enquiry;
   const region = regionHere(enquiry.region, library.places, place);
@@ -257,6 +278,7 @@ function understand(library: Compiled, enquiry: Enquiry, kept: Kept): Understood
   const stance = stanceOf(library, extracted, answers, reports, report !== null);
   const said = {
     similarity: similarityToCauses(library.descriptions(), wordsStanding(extracted, answers)),
+    fit: fitOfTopics(library, plant, words, extracted.askedShare),
     ...stance,
   };
   const silence = mentionProbability(countWords(words));

@@ -186,7 +186,7 @@ it('weighs no report that nobody is sure of', () => {
 
 it('multiplies all that the words as a whole say', () => {
   const similarity = (id: string) => (id === 'a' ? 2 : id === 'd' ? 1 : 0);
-  const words = { similarity, asks: false, reportsTrouble: false };
+  const words = { similarity, fit: () => 0, asks: false, reportsTrouble: false };
   const { posterior, wording } = weighAll(library, network, [], 0, words);
   expect(wording).toHaveLength(1);
   const plain = [...network.prior].map((p, h) => {

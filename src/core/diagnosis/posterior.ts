@@ -93,7 +93,7 @@ export interface Weighing {
   readonly laboratory: readonly Weighed[];
 }
 
-const NO_WORDS: Words = { similarity: () => 0, asks: false, reportsTrouble: false };
+const NO_WORDS: Words = { similarity: () => 0, fit: () => 0, asks: false, reportsTrouble: false };
 
 function productOf([first, ...others]: readonly Wording[]): Float64Array | undefined {
   return others.reduce(

@@ -31,14 +31,15 @@ const factor = (
 ): number | undefined => wording?.factors[at(id)];
 
 it('moves nothing where no words are alike and nothing is asked', () => {
-  expect(weighWords(network, { similarity: () => 0, asks: false, reportsTrouble: false })).toEqual(
-    [],
-  );
+  expect(
+    weighWords(network, { similarity: () => 0, fit: () => 0, asks: false, reportsTrouble: false }),
+  ).toEqual([]);
 });
 
 it('moves a cause by its likeness, a third of its weight, up to a bound', () => {
   const [words, ...more] = weighWords(network, {
     similarity: likeness({ rust: 2, beetle: 100, 'care-prune': -3 }),
+    fit: () => 0,
     asks: false,
     reportsTrouble: false,
   });
@@ -53,6 +54,7 @@ it('moves a cause by its likeness, a third of its weight, up to a bound', () => 
 it('counts of two causes the one whose words are more alike', () => {
   const [words] = weighWords(network, {
     similarity: likeness({ rust: 2, beetle: 1 }),
+    fit: () => 0,
     asks: false,
     reportsTrouble: false,
   });
@@ -65,21 +67,29 @@ it('counts of two causes the one whose words are more alike', () => {
 });
 
 it('speaks for the questions of care where the text only asks', () => {
-  const [asks] = weighWords(network, { similarity: () => 0, asks: true, reportsTrouble: false });
-  expect(asks?.finding).toBe('asks-only');
-  expect(factor(asks, 'care-prune')).toBe(15);
-  expect(factor(asks, 'rust')).toBe(1);
-  const [, more] = weighWords(network, {
-    similarity: likeness({ 'care-prune': 2 }),
+  const [asks] = weighWords(network, {
+    similarity: () => 0,
+    fit: () => 0,
     asks: true,
     reportsTrouble: false,
   });
-  expect(factor(more, 'care-prune')).toBeCloseTo(15 * Math.exp(0.6), 10);
+  expect(asks?.finding).toBe('asks-only');
+  expect(factor(asks, 'care-prune')).toBe(15);
+  expect(factor(asks, 'rust')).toBe(1);
+  const [more] = weighWords(network, {
+    similarity: () => 0,
+    fit: likeness({ 'care-prune': 2, rust: 2 }),
+    asks: true,
+    reportsTrouble: false,
+  });
+  expect(factor(more, 'care-prune')).toBeCloseTo(15 * Math.exp(1.2), 10);
+  expect(factor(more, 'rust')).toBe(1);
 });
 
 it('speaks against every question of care, also beside a trouble, where a trouble is reported', () => {
   const [reported, ...more] = weighWords(network, {
     similarity: () => 0,
+    fit: () => 0,
     asks: false,
     reportsTrouble: true,
   });
@@ -95,6 +105,7 @@ it('speaks against every question of care, also beside a trouble, where a troubl
   expect(pair('rust', 'beetle')).toBe(1);
   const { posterior } = weighAll(library, network, [], 0, {
     similarity: () => 0,
+    fit: () => 0,
     asks: false,
     reportsTrouble: true,
   });
@@ -104,5 +115,7 @@ it('speaks against every question of care, also beside a trouble, where a troubl
 it('finds nothing to speak against on a plant without questions of care', () => {
   const plain = miniLibrary([{ id: 'sign' }], [{ id: 'rust', findings: { sign: 'often' } }]);
   const alone = buildNetwork(plain, plantId('fern'), circumstancesAt(plain));
-  expect(weighWords(alone, { similarity: () => 0, asks: false, reportsTrouble: true })).toEqual([]);
+  expect(
+    weighWords(alone, { similarity: () => 0, fit: () => 0, asks: false, reportsTrouble: true }),
+  ).toEqual([]);
 });

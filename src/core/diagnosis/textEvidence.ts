@@ -34,6 +34,8 @@ export interface Wording extends Weighed {
 /** What is taken from a text as a whole. */
 export interface Words {
   readonly similarity: SimilarityOf;
+  /** How well a topic of care fits what is asked, in nats of at least 0. */
+  readonly fit: SimilarityOf;
   /** It asks how or when a thing is done, and reports nothing seen. */
   readonly asks: boolean;
   /** It reports something seen on the plant. */
@@ -42,6 +44,13 @@ export interface Words {
 
 /** Likelihood of a text that only asks, given a question of care, over that given a trouble; judgement. */
 const ASKS_OF_CARE = 15;
+
+/**
+ * What the fit of a topic to what is asked counts: nothing else tells one question from another. Of 0.3 to 1.2 these
+ * lost none of 110 questions and found most of those worked with.
+ */
+const WORTH_OF_FIT = 0.6;
+const MAX_NATS_OF_FIT = 10;
 
 /**
  * Likelihood of a text that reports a trouble, given a question of care, over that given a trouble; judgement. What is
@@ -88,12 +97,14 @@ function wordingOf(
  */
 export function weighWords(
   network: Network,
-  { similarity, asks, reportsTrouble }: Words,
+  { similarity, fit, asks, reportsTrouble }: Words,
 ): readonly Wording[] {
   const alike = ({ id }: Cause): number =>
     Math.exp(Math.min(MAX_NATS, WORTH_OF_LIKENESS * Math.max(0, similarity(id))));
-  // Nothing else distinguishes one question from another, so their words count once more.
-  const asked = (cause: Cause): number => (isCareTopic(cause) ? ASKS_OF_CARE * alike(cause) : 1);
+  const asked = (cause: Cause): number =>
+    isCareTopic(cause)
+      ? ASKS_OF_CARE * Math.exp(Math.min(MAX_NATS_OF_FIT, WORTH_OF_FIT * fit(cause.id)))
+      : 1;
   return [
     wordingOf(network, TEXT_SIMILARITY_PSEUDO_FINDING, alike),
     asks ? wordingOf(network, REQUEST_PSEUDO_FINDING, asked) : null,

@@ -1,5 +1,6 @@
-import { askingSentences, asksOnly } from './asking.ts';
+import { askedShare, askingSentences, asksOnly } from './asking.ts';
 import { readAssertion } from './assertion.ts';
+import { readRequests } from './requests.ts';
 import { tokenize } from './tokens.ts';
 
 it.each([
@@ -10,9 +11,26 @@ it.each([
   ['The garlic is up.', false],
   ['What is wrong with my maple?', false],
   ['How do I save a dying elm?', false],
+  ['any tips for leeks', true],
+  ["I'd like to start a herb bed", true],
+  ['looking for a shrub for the shade', true],
+  ['a friend says to cut the canes now, should I', true],
+  ['the canes are cut, and the neighbor helped', false],
 ])('"%s": %s', (text, expected) => {
   const tokens = tokenize(text);
-  expect(asksOnly(text, tokens, readAssertion(tokens))).toBe(expected);
+  expect(asksOnly(text, tokens, readAssertion(tokens), readRequests(tokens))).toBe(expected);
+});
+
+it.each([
+  ['How do I store carrots', 1],
+  ['The leeks are up. When do I thin them', 5 / 9],
+  ['The leeks are up.', 0],
+  ['Any tips for leeks. They are small.', 4 / 7],
+  ['', 0],
+])('of "%s" the share that asks is %d', (text, share) => {
+  const tokens = tokenize(text);
+  const asked = askedShare(text, tokens, readAssertion(tokens), readRequests(tokens));
+  expect(asked).toBeCloseTo(share, 10);
 });
 
 it.each([

@@ -1,5 +1,6 @@
 import type { AssertionStatus } from './assertion.ts';
-import { stemSet } from './stem.ts';
+import type { Request, RequestKind } from './requests.ts';
+import { stem, stemSet } from './stem.ts';
 import type { Token } from './tokens.ts';
 
 const ASKERS = stemSet(
@@ -28,9 +29,9 @@ export function askingSentences(
   { planned }: AssertionStatus,
 ): ReadonlySet<number> {
   const asking = new Set<number>();
-  tokens.forEach(({ stem, sentence, end }, i) => {
-    const first = asksFirst(tokens, i) && !OPEN.has(stem);
-    const opens = OPEN.has(stem) && HELPS.has(tokens[i + 1]?.stem ?? '');
+  tokens.forEach(({ stem: word, sentence, end }, i) => {
+    const first = asksFirst(tokens, i) && !OPEN.has(word);
+    const opens = OPEN.has(word) && HELPS.has(tokens[i + 1]?.stem ?? '');
     const isLast = tokens[i + 1]?.sentence !== sentence;
     const marked = isLast && QUESTION.test(text.slice(end, end + 4));
     if (first || opens || marked || planned[i] === true) asking.add(sentence);
@@ -38,16 +39,76 @@ export function askingSentences(
   return asking;
 }
 
+/** Of what is asked for, that which asks how something is done, or whether. */
+const OF_DOING: ReadonlySet<RequestKind> = new Set([
+  'may-do',
+  'how',
+  'how-much',
+  'when',
+  'what-product',
+  'replace',
+]);
+
+/** "Any tips for leeks", "I'd like to take a cutting": a wish asks without asking. */
+const WISHES: readonly (readonly string[])[] = [
+  ['any', 'tip'],
+  ['any', 'advice'],
+  ['any', 'idea'],
+  ['some', 'advice'],
+  ['tell', 'me'],
+  ['advice', 'on'],
+  ['advice', 'about'],
+  ['help', 'with'],
+  ['look', 'for'],
+  ['want', 'to'],
+  ['would', 'like'],
+  ["i'd", 'like'],
+  ['i', 'want'],
+  ['we', 'want'],
+  ['think', 'of'],
+  ['think', 'about'],
+  ['hope', 'to'],
+  ['plan', 'to'],
+  ['know', 'how'],
+  ['know', 'when'],
+  ['wonder', 'how'],
+  ['wonder', 'when'],
+  ['wonder', 'if'],
+  ['trick', 'to'],
+].map((words) => words.map(stem));
+
+const wishesAt = (tokens: readonly Token[], i: number): boolean =>
+  WISHES.some((words) => words.every((word, k) => tokens[i + k]?.stem === word));
+
+/** Share of the words, from 0 to 1, that stand in sentences that ask or wish; 0 where there are no words. */
+export function askedShare(
+  text: string,
+  tokens: readonly Token[],
+  assertion: AssertionStatus,
+  requests: readonly Request[],
+): number {
+  if (tokens.length === 0) return 0;
+  const asking = new Set(askingSentences(text, tokens, assertion));
+  tokens.forEach(({ sentence, start }, i) => {
+    const isAsked = requests.some(({ kind, span }) => OF_DOING.has(kind) && span.start === start);
+    if (isAsked || wishesAt(tokens, i)) asking.add(sentence);
+  });
+  return tokens.filter(({ sentence }) => asking.has(sentence)).length / tokens.length;
+}
+
 /**
  * Whether a text only asks how or when something is done ("is the end of September a good time for garlic?"), judged
- * from the sentence forms alone. True means that the probability of a trouble comes from priors only.
+ * from the sentence forms and the requests in them. True means that the probability of a trouble comes from priors only.
  */
 export function asksOnly(
   text: string,
   tokens: readonly Token[],
   { planned }: AssertionStatus,
+  requests: readonly Request[] = [],
 ): boolean {
-  if (tokens.some(({ stem }) => TROUBLE.has(stem))) return false;
+  if (tokens.some((one) => TROUBLE.has(one.stem))) return false;
   const opens = tokens.some((_, i) => asksFirst(tokens, i));
-  return opens || text.includes('?') || planned.includes(true);
+  const marked = text.includes('?') || planned.includes(true);
+  const wishes = tokens.some((_, i) => wishesAt(tokens, i));
+  return opens || marked || wishes || requests.some(({ kind }) => OF_DOING.has(kind));
 }

@@ -1,6 +1,6 @@
 import type { FindingId, PlantId } from '../schema/common.ts';
 import type { Finding } from '../schema/finding.ts';
-import { askingSentences, asksOnly } from './asking.ts';
+import { askedShare, askingSentences, asksOnly } from './asking.ts';
 import { withoutFillers } from './fillers.ts';
 import {
   findPlants,
@@ -58,6 +58,8 @@ export interface Extracted {
   readonly contentWords: readonly Token[];
   /** Asks how or when a thing is done, and reports nothing seen. */
   readonly asks: boolean;
+  /** Share of its words in sentences that ask or wish, 0 to 1. */
+  readonly askedShare: number;
   /** What is asked for, in the order of the text. */
   readonly requests: readonly Request[];
   /** What the trouble is taken for, said and not asked. */
@@ -172,7 +174,7 @@ function idfOf({ phraseUses }: LanguageContext, { stem: word }: Token): number {
 /** What is known of a text before its readings are chosen. */
 interface ReadText extends Pick<
   Extracted,
-  'plants' | 'mentions' | 'contentWords' | 'asks' | 'requests' | 'theories'
+  'plants' | 'mentions' | 'contentWords' | 'asks' | 'askedShare' | 'requests' | 'theories'
 > {
   /** Readings of phrases that fit and own their words. */
   readonly kept: readonly Candidate[];
@@ -255,7 +257,8 @@ function readText(
     candidates.filter(({ fits }) => fits),
     weights,
   );
-  const asks = !seen && asksOnly(text, spoken, assertion);
+  const requests = readRequests(whole);
+  const asks = !seen && asksOnly(text, spoken, assertion, requests);
   const contentWords = spoken.filter((_, i) => isStated(assertion, asks, i) && !naming.named[i]);
   const toJudge = {
     groupOf: (id: FindingId) => languageContext.findings.get(id)?.group,
@@ -273,7 +276,8 @@ function readText(
     mentions,
     contentWords,
     asks,
-    ...{ requests: readRequests(whole), theories: readTheories(text, whole) },
+    askedShare: askedShare(text, whole, readAssertion(whole), requests),
+    ...{ requests, theories: readTheories(text, whole) },
     kept,
     toJudge,
   };

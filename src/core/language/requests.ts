@@ -135,12 +135,26 @@ function askedBehind(tokens: readonly Token[], { from, to }: Clause): number | n
   return null;
 }
 
+const MINE = stemSet('i we');
+
+/** "Which way up do I plant it": what I do stands behind what is asked about. */
+function asksMine(tokens: readonly Token[], { from, to }: Clause): boolean {
+  for (let i = from; i < to - 1; i++)
+    if (
+      (MAY.has(stemAt(tokens, i)) || DO.has(stemAt(tokens, i))) &&
+      MINE.has(stemAt(tokens, i + 1))
+    )
+      return true;
+  return false;
+}
+
 function ofWhat(tokens: readonly Token[], clause: Clause, i: number): RequestKind {
   const rest = { from: i + 1, to: clause.to };
   const [next, after] = [stemAt(tokens, i + 1), stemAt(tokens, i + 2)];
   if (some(tokens, rest, INSTEAD) && some(tokens, rest, GROW)) return 'replace';
   if (some(tokens, { from: i + 1, to: Math.min(clause.to, i + 5) }, MOMENT)) return 'when';
   const acts = MAY.has(next) || DO.has(next);
+  if (asksMine(tokens, rest)) return some(tokens, rest, PRODUCT) ? 'what-product' : 'how';
   if (acts && ME.has(after)) {
     if (some(tokens, rest, PRODUCT)) return 'what-product';
     return 'how';

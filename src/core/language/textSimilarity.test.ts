@@ -37,7 +37,7 @@ it('takes nothing from empty words, from repeats or from words nobody uses', () 
 
 it('moves a cause by no more than a weak sign, and weighs pairs by their likest member', () => {
   const of = (id: string) => (id === 'miner' ? 100 : id === 'rust' ? 2 : 0);
-  const words = { similarity: of, asks: false, reportsTrouble: false };
+  const words = { similarity: of, fit: of, asks: false, reportsTrouble: false };
   const [wording] = weighWords(network, words);
   if (!wording) throw new Error('nothing weighed');
   const weights = network.prior.slice();

@@ -36,7 +36,7 @@ export interface DescribedLibrary {
 }
 
 /** A word and the classes it stands in: "gray" is also any whitish colour. */
-function sensesOf(classes: WordClasses): Descriptions['senses'] {
+export function sensesOf(classes: WordClasses): Descriptions['senses'] {
   const byStem = new Map<string, string[]>();
   for (const [name, stems] of classes)
     for (const stem of stems) byStem.set(stem, [...(byStem.get(stem) ?? []), `@${name}`]);

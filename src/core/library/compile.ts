@@ -1,4 +1,5 @@
-import { buildDescriptions, type Descriptions } from '../language/textSimilarity.ts';
+import { buildDescriptions, sensesOf, type Descriptions } from '../language/textSimilarity.ts';
+import { buildTopicWords, type TopicWords } from '../language/topicWords.ts';
 import { buildPhraseIndex, countUses, type PhraseIndex } from '../language/phraseIndex.ts';
 import { compileClasses, compilePhrase } from '../language/phrase.ts';
 import { buildPlantNames, type PlantNames } from '../language/plantNames.ts';
@@ -58,6 +59,8 @@ export interface Compiled {
   readonly strengths: ReadonlyMap<CauseId, Strengths>;
   /** The words of all causes' descriptions; put together at the first call, which takes as long as all the rest. */
   readonly descriptions: () => Descriptions;
+  /** The words of all topics of care; put together at the first call. */
+  readonly topicWords: () => TopicWords;
   readonly shownBy: ShownBy;
   readonly hosting: Hosting;
   /** How a cause stands in a region, see {@link presenceIn}. */
@@ -181,6 +184,10 @@ export function compileLibrary(library: Library): Compiled {
     descriptions: once(() =>
       buildDescriptions({ causes: allCauses, findings, treatments, strengths, classes }),
     ),
+    topicWords: once(() => {
+      const senses = sensesOf(classes);
+      return buildTopicWords(library.careTopics, (one) => senses(one).slice(1));
+    }),
     shownBy: shownBy(strengths),
     hosting: buildHosting(allCauses, taxonomy),
     presenceOf: ({ range }, region) => presenceIn(range, region, areas),
