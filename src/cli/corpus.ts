@@ -44,10 +44,12 @@ export const CORPUS = {
   /** Calls from states and provinces, written before any range or law knew one. */
   callsFromStates: 'heldout/states',
   /** About what the library lacked: before the entries, and after them in other words. */
-  gaps: ['heldout/gaps', 'heldout/gaps-second', 'heldout/gaps-third'],
+  gaps: ['heldout/gaps', 'heldout/gaps-second', 'heldout/gaps-third', 'heldout/gaps-fourth'],
   /** Facts of the trade, with what the answer must say. */
   trade: 'enquiries/trade',
   careEnquiries: 'enquiries/care',
+  /** In plain words, written before the topics were; the other half of them is the last of `gaps`. */
+  carePlain: 'enquiries/care-plain',
   troubleEnquiries: 'enquiries/troubles',
 } as const;
 

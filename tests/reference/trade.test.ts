@@ -51,6 +51,8 @@ it.each([
   ['what the library lacked', CORPUS.gaps[0], 120, 0.88],
   ['the same in other words', CORPUS.gaps[1], 60, 0.78],
   ['further questions of care', CORPUS.gaps[2], 40, 0.9],
+  ['questions of care in plain words, worked with', CORPUS.carePlain, 50, 0.82],
+  ['questions of care in plain words, only run', CORPUS.gaps[3], 50, 0.84],
 ])('leads with the right answer to %s', (_name, file, many, share) => {
   const asked = gaps.parse(parse(corpusText(file)));
   const right = asked.filter((one) => one.about.includes(answerTo(one).causes[0]?.id ?? ''));

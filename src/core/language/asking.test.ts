@@ -11,6 +11,8 @@ it.each([
   ['The garlic is up.', false],
   ['What is wrong with my maple?', false],
   ['How do I save a dying elm?', false],
+  ['Should I take the dead blooms off?', true],
+  ['Is my dead elm worth cutting?', false],
   ['any tips for leeks', true],
   ["I'd like to start a herb bed", true],
   ['looking for a shrub for the shade', true],

@@ -12,6 +12,17 @@ const TROUBLE = stemSet(
   'wrong sick sickly ill dying die died dead matter trouble problem disease bug pest kill killed killing save happen happened happening cause identify infested damage damaged hurt ailing unhealthy why',
 );
 
+const DEAD = stemSet('dead dying died');
+/** What is dead by nature, and taken off: "the dead blooms". */
+const SPENT = stemSet(
+  'bloom blossom flower head stalk stem wood limb branch frond top foliage growth cane spike',
+);
+
+function tellsOfTrouble(tokens: readonly Token[], i: number): boolean {
+  const { stem: word = '' } = tokens[i] ?? {};
+  return TROUBLE.has(word) && !(DEAD.has(word) && SPENT.has(tokens[i + 1]?.stem ?? ''));
+}
+
 /** After "when" and "how" these ask; what else follows is about a time: "when cut". */
 const HELPS = stemSet(
   'do does did should can could may might will would is are to soon far much many often long deep',
@@ -106,7 +117,7 @@ export function asksOnly(
   { planned }: AssertionStatus,
   requests: readonly Request[] = [],
 ): boolean {
-  if (tokens.some((one) => TROUBLE.has(one.stem))) return false;
+  if (tokens.some((_, i) => tellsOfTrouble(tokens, i))) return false;
   const opens = tokens.some((_, i) => asksFirst(tokens, i));
   const marked = text.includes('?') || planned.includes(true);
   const wishes = tokens.some((_, i) => wishesAt(tokens, i));

@@ -162,6 +162,12 @@ function isSpeculation(
   return (about.kind === 'context' || about.part === 'around') && speculates(span);
 }
 
+/** "It has not been pruned in years, where do I start" denies no question. */
+function isDeniedQuestion({ findings }: LanguageContext, { finding, value }: Chosen): boolean {
+  const about = findings.get(finding);
+  return !value && about !== undefined && isQuestionOfCare(about);
+}
+
 /** A word of so many phrases is uninformative; each e times fewer add 1. */
 const TELLS_NOTHING = 3000;
 const MIN_RARITY = 0.5;
@@ -320,7 +326,8 @@ export function extract(
     ? judgeReadings({ ...toJudge, model: languageContext.wordModel })
     : { likely: kept.map(asExtracted), halfHeard: [] };
   const isSaid = (one: Chosen): boolean =>
-    !isSpeculation(languageContext, one, toJudge.assertion.speculates);
+    !isSpeculation(languageContext, one, toJudge.assertion.speculates) &&
+    !isDeniedQuestion(languageContext, one);
   const findings = inTextOrder(resolveExclusiveGroups(likely.filter(isSaid)));
   const heard = new Set(findings.map(({ finding }) => finding));
   return {
