@@ -193,8 +193,8 @@ for (const kind of ['uncaughtException', 'unhandledRejection'] as const)
 /** Looks each hour whether names have been kept for as long as a clinic keeps them; the next look tries again. */
 const HOUR_MS = 3_600_000;
 const forgetting = (): void =>
-  void forgetDue(connection.db, makeClock(config.value.SOUNDING_TODAY)()).catch((error: unknown) =>
-    log.error({ error: summarizeError(error) }, 'names were not taken out'),
+  void forgetDue(connection.db, makeClock(config.value.SOUNDING_TODAY, 0)()).catch(
+    (error: unknown) => log.error({ error: summarizeError(error) }, 'names were not taken out'),
   );
 forgetting();
 setInterval(forgetting, HOUR_MS).unref();

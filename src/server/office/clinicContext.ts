@@ -41,18 +41,25 @@ export const DEMO_CLINIC = {
   languages: 'English, French',
 } as const;
 
-/** A clock that runs, on a pinned day when one is set. */
-export function makeClock(pinnedDay: string | undefined): () => Date {
+const DAY_MS = 86_400_000;
+
+/** Milliseconds by which solar time at a longitude, in degrees, is ahead of universal time. */
+const aheadAt = (longitude: number): number => Math.round((longitude / 360) * DAY_MS);
+
+/** A clock that runs; where a day is pinned, on that day at the longitude, with the time of day there. */
+export function makeClock(pinnedDay: string | undefined, longitude: number): () => Date {
   if (pinnedDay === undefined) return () => new Date();
+  const ahead = aheadAt(longitude);
+  const midnight = Date.parse(`${pinnedDay}T00:00:00Z`);
   return () => {
-    const time = new Date().toISOString().slice(10);
-    return new Date(`${pinnedDay}${time}`);
+    const local = Date.now() + ahead;
+    return new Date(midnight + (local - Math.floor(local / DAY_MS) * DAY_MS) - ahead);
   };
 }
 
 /** Day of the clinic at a moment, by the longitude's solar time: good enough to tell the date. */
-function civilDay(moment: Date, longitude: number): string {
-  const local = new Date(moment.getTime() + (longitude / 15) * 3_600_000);
+export function civilDay(moment: Date, longitude: number): string {
+  const local = new Date(moment.getTime() + aheadAt(longitude));
   return isoDay(dayOf(local.getUTCFullYear(), local.getUTCMonth() + 1, local.getUTCDate()));
 }
 
@@ -80,7 +87,7 @@ export function clinicContext(
   row: InferSelectModel<typeof clinics>,
   { pinnedDay, ...environment }: ClinicSettings,
 ): ClinicContext {
-  const now = makeClock(pinnedDay);
+  const now = makeClock(pinnedDay, row.longitude);
   return {
     id: row.id,
     name: row.name,
