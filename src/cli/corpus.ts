@@ -44,7 +44,13 @@ export const CORPUS = {
   /** Calls from states and provinces, written before any range or law knew one. */
   callsFromStates: 'heldout/states',
   /** About what the library lacked: before the entries, and after them in other words. */
-  gaps: ['heldout/gaps', 'heldout/gaps-second', 'heldout/gaps-third', 'heldout/gaps-fourth'],
+  gaps: [
+    'heldout/gaps',
+    'heldout/gaps-second',
+    'heldout/gaps-third',
+    'heldout/gaps-fourth',
+    'heldout/gaps-fifth',
+  ],
   /** Facts of the trade, with what the answer must say. */
   trade: 'enquiries/trade',
   careEnquiries: 'enquiries/care',
