@@ -81,9 +81,12 @@ test.describe('keys', () => {
     ] as const) {
       await page.goto(path);
       await expect(page.locator('main')).toBeVisible();
-      await page.keyboard.press('?');
       const list = page.getByRole('dialog', { name: 'Keys' });
-      await expect(list).toContainText(key);
+      // The page listens a moment after it is drawn.
+      await expect(async () => {
+        await page.keyboard.press('?');
+        await expect(list).toContainText(key, { timeout: 2000 });
+      }).toPass();
       await page.keyboard.press('Escape');
       await expect(list).toHaveCount(0);
     }
