@@ -422,19 +422,20 @@ function toResponse(library: Compiled, enquiry: Enquiry, found: Consultation): C
   };
 }
 
-/** Checks an unknown body and resolves its names in the library. */
-export function readEnquiry(library: Compiled, body: unknown): Result<Enquiry, Problem> {
-  const request = consultRequestSchema.safeParse(body);
-  return request.success ? toEnquiry(library, request.data) : fail(problemFrom(request.error));
+/** A checked body: what is asked, and in which spelling the answer is read. */
+export interface ReadBody {
+  readonly enquiry: Enquiry;
+  readonly spelling: Spelling;
 }
 
-/** The spelling that a checked body asks for. */
-export const spellingOf = (body: unknown): Spelling =>
-  consultRequestSchema.shape.spelling
-    .catch('us')
-    .parse(
-      typeof body === 'object' && body !== null && 'spelling' in body ? body.spelling : undefined,
-    );
+/** Checks an unknown body and resolves its names in the library. */
+export function readEnquiry(library: Compiled, body: unknown): Result<ReadBody, Problem> {
+  const request = consultRequestSchema.safeParse(body);
+  if (!request.success) return fail(problemFrom(request.error));
+  const { spelling } = request.data;
+  const enquiry = toEnquiry(library, request.data);
+  return enquiry.ok ? ok({ enquiry: enquiry.value, spelling }) : enquiry;
+}
 
 /** Checks an unknown body, consults, and puts the answer into the form of the contract. */
 export function answerConsult(
@@ -442,8 +443,8 @@ export function answerConsult(
   consultant: Consultant,
   body: unknown,
 ): Result<ConsultResponse, Problem> {
-  const enquiry = readEnquiry(library, body);
-  if (!enquiry.ok) return enquiry;
-  const response = toResponse(library, enquiry.value, consultant(enquiry.value));
-  return ok(allInSpelling(response, spellingOf(body)));
+  const read = readEnquiry(library, body);
+  if (!read.ok) return read;
+  const { enquiry, spelling } = read.value;
+  return ok(allInSpelling(toResponse(library, enquiry, consultant(enquiry)), spelling));
 }

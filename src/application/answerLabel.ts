@@ -9,7 +9,7 @@ import { labelFactTexts, labelJobTexts, labelPointTexts } from '../wording/label
 import type { StoredLabel } from '../contracts/cases.ts';
 import type { Problem } from '../contracts/problem.ts';
 import { allInSpelling } from '../wording/spelling.ts';
-import { readEnquiry, spellingOf } from './answerConsult.ts';
+import { readEnquiry } from './answerConsult.ts';
 
 /** A label that was read out, for the enquiry of `body`. */
 export interface LabelQuery {
@@ -46,10 +46,11 @@ export function answerLabel(
   consultant: Consultant,
   { body, text }: LabelQuery,
 ): Result<LabelAnswer, Problem> {
-  const enquiry = readEnquiry(library, body);
-  if (!enquiry.ok) return enquiry;
-  const { advice, context, lead, plants } = consultant(enquiry.value);
-  const plant = enquiry.value.plant ?? plants[0]?.plant ?? null;
+  const read = readEnquiry(library, body);
+  if (!read.ok) return read;
+  const { enquiry, spelling } = read.value;
+  const { advice, context, lead, plants } = consultant(enquiry);
+  const plant = enquiry.plant ?? plants[0]?.plant ?? null;
   const planned = advice.steps.flatMap(({ work }) => (work ? [work.treatment.id] : []));
   const about = {
     library,
@@ -68,7 +69,7 @@ export function answerLabel(
   };
   return ok({
     stand,
-    ...allInSpelling(said, spellingOf(body)),
+    ...allInSpelling(said, spelling),
     step: treatment !== null && planned.some((one) => one === treatment) ? treatment : null,
     keep: {
       text,

@@ -4,7 +4,7 @@ import type { Compiled } from '../core/library/compile.ts';
 import { ok, type Result } from '../core/util/result.ts';
 import { parseDay, type Day } from '../core/timing/calendar.ts';
 import { allInSpelling } from '../wording/spelling.ts';
-import { observedDays, readEnquiry, spellingOf } from './answerConsult.ts';
+import { observedDays, readEnquiry } from './answerConsult.ts';
 import type { CasePlan } from '../contracts/cases.ts';
 import type { ConsultRequest } from '../contracts/consult.ts';
 import type { Problem } from '../contracts/problem.ts';
@@ -32,11 +32,12 @@ export function answerSchedule(
   consultant: Consultant,
   { body, plan, today, weather, simulated }: ScheduleQuery,
 ): Result<PlanSchedule, Problem> {
-  const enquiry = readEnquiry(library, body);
-  if (!enquiry.ok) return enquiry;
-  const { place: at, plant, today: called } = enquiry.value;
+  const read = readEnquiry(library, body);
+  if (!read.ok) return read;
+  const { enquiry, spelling } = read.value;
+  const { place: at, plant, today: called } = enquiry;
   const now = dayOrNull(today) ?? called;
-  const { advice, plants } = consultant(enquiry.value);
+  const { advice, plants } = consultant(enquiry);
   const schedule = planSchedule(library, advice, {
     at,
     today: now > called ? now : called,
@@ -56,5 +57,5 @@ export function answerSchedule(
       return day === null ? [] : [{ step, on: day }];
     }),
   });
-  return ok(allInSpelling(schedule, spellingOf(body)));
+  return ok(allInSpelling(schedule, spelling));
 }

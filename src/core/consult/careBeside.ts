@@ -7,7 +7,7 @@ import { weighAll } from '../diagnosis/posterior.ts';
 import { isAsking, isCareTopic } from '../knowledge/careTopics.ts';
 import type { Extracted, ExtractedFinding } from '../language/extract.ts';
 import { similarityToCauses } from '../language/textSimilarity.ts';
-import { likenessToTopics } from '../language/topicWords.ts';
+import { similarityToTopics } from '../language/topicWords.ts';
 import { overlaps, type Span } from '../language/tokens.ts';
 import type { Compiled } from '../library/compile.ts';
 import { stopsAtRequest } from '../questions/stopping.ts';
@@ -47,7 +47,7 @@ export function careBeside(
   const reports = asked.map((one) => asReport(network, weights, one));
   const { posterior } = weighAll(library, network, reports, 0, {
     similarity: similarityToCauses(library.descriptions(), contentWords.filter(isAsked)),
-    fit: likenessToTopics(library.topicWords(), contentWords.filter(isAsked)),
+    fit: similarityToTopics(library.topicWords(), contentWords.filter(isAsked)),
     asks: true,
     reportsTrouble: false,
   });

@@ -48,7 +48,7 @@ import type { CauseId, FindingId, PlantId } from '../schema/common.ts';
 import { stemmedTokens, type Extracted, type ExtractedFinding } from '../language/extract.ts';
 import type { Token } from '../language/tokens.ts';
 import { similarityToCauses, type SimilarityOf } from '../language/textSimilarity.ts';
-import { likenessToTopics } from '../language/topicWords.ts';
+import { similarityToTopics } from '../language/topicWords.ts';
 import type { SaidAmount } from '../language/amounts.ts';
 import type { SaidSize } from '../language/sizes.ts';
 import type { PlantPart } from '../language/severalPlants.ts';
@@ -241,19 +241,24 @@ interface Understood extends Pick<Consultation, 'amounts' | 'sizes'> {
 const OF_THIS_PLANT = 4;
 const GROUPS_ABOVE = 3;
 
-/** How well topics fit what is asked: by its words, and by how nearly the topic is about this plant. */
+/**
+ * How well topics fit what is asked: by its words, and by how nearly the topic is about this plant; 0 for a text that
+ * does not only ask.
+ */
 function fitOfTopics(
   library: Compiled,
   plant: PlantId | null,
   words: string,
-  asked: number,
+  { asks, askedShare }: Extracted,
 ): SimilarityOf {
-  const like = likenessToTopics(library.topicWords(), stemmedTokens(words));
+  if (!asks) return () => 0;
+  const similarity = similarityToTopics(library.topicWords(), stemmedTokens(words));
   const line = plant === null ? [] : library.taxonomy.lineage(plant);
   return (id) => {
-    const at = line.findIndex((one) => one in (library.causes.get(id)?.hosts ?? {}));
+    const hosts = library.causes.get(id)?.hosts ?? {};
+    const at = line.findIndex((kind) => kind in hosts);
     const near = at === -1 ? 0 : OF_THIS_PLANT * Math.max(0, 1 - at / GROUPS_ABOVE);
-    return asked * (like(id) + near);
+    return askedShare * (similarity(id) + near);
   };
 }
 
@@ -278,7 +283,7 @@ function understand(library: Compiled, enquiry: Enquiry, kept: Kept): Understood
   const stance = stanceOf(library, extracted, answers, reports, report !== null);
   const said = {
     similarity: similarityToCauses(library.descriptions(), wordsStanding(extracted, answers)),
-    fit: fitOfTopics(library, plant, words, extracted.askedShare),
+    fit: fitOfTopics(library, plant, words, extracted),
     ...stance,
   };
   const silence = mentionProbability(countWords(words));

@@ -115,7 +115,7 @@ export function asksOnly(
   text: string,
   tokens: readonly Token[],
   { planned }: AssertionStatus,
-  requests: readonly Request[] = [],
+  requests: readonly Request[],
 ): boolean {
   if (tokens.some((_, i) => tellsOfTrouble(tokens, i))) return false;
   const opens = tokens.some((_, i) => asksFirst(tokens, i));

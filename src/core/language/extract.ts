@@ -58,7 +58,7 @@ export interface Extracted {
   readonly contentWords: readonly Token[];
   /** Asks how or when a thing is done, and reports nothing seen. */
   readonly asks: boolean;
-  /** Share of its words in sentences that ask or wish, 0 to 1. */
+  /** Share of its words in sentences that ask or wish, 0 to 1; 0 where it does not only ask. */
   readonly askedShare: number;
   /** What is asked for, in the order of the text. */
   readonly requests: readonly Request[];
@@ -282,7 +282,7 @@ function readText(
     mentions,
     contentWords,
     asks,
-    askedShare: askedShare(text, whole, readAssertion(whole), requests),
+    askedShare: asks ? askedShare(text, whole, readAssertion(whole), requests) : 0,
     ...{ requests, theories: readTheories(text, whole) },
     kept,
     toJudge,

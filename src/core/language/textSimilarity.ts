@@ -12,9 +12,9 @@ const EMPTY = stemSet(
   'a an the and or but of in on at to for from with without by as is are was were be been it its they them their this that these those there here i me my we our you your he she his her do does did have has had will would can could should may might not no so too very just some any all each one two three then than when what which who how why where if about into out over under up down off again also only more most much many few plant tree leaf grow get look see know think thing year week day month time now garden',
 );
 
-/** The causes that use a word, by number, and how telling it is for each, in nats. */
-interface Uses {
-  readonly causes: Int32Array;
+/** The documents that use a word, by number, and its tf-idf weight in each, in nats. */
+export interface Uses {
+  readonly documents: Int32Array;
   readonly nats: Float64Array;
 }
 
@@ -147,7 +147,7 @@ export function buildDescriptions(described: DescribedLibrary): Descriptions {
     const rarity = Math.log((described.causes.length + 1) / (causes.length + 1));
     const nats = new Float64Array(weights);
     for (let k = 0; k < nats.length; k++) nats[k] = numberAt(nats, k) * rarity;
-    uses.set(sense, { causes: new Int32Array(causes), nats });
+    uses.set(sense, { documents: new Int32Array(causes), nats });
   }
   return { senses, uses, number: new Map(described.causes.map(({ id }, i) => [id, i])) };
 }
@@ -156,31 +156,46 @@ export function buildDescriptions(described: DescribedLibrary): Descriptions {
 export type SimilarityOf = (cause: CauseId) => number;
 
 /**
+ * Summed tf-idf weights, in nats, that the different words of `tokens` have in each of `size` documents; of several
+ * senses of a word the one of highest weight counts, and words of `empty` count nothing (K. Sparck Jones, 1972).
+ */
+export function sumOfWeights(
+  { senses, uses }: Pick<Descriptions, 'senses' | 'uses'>,
+  tokens: readonly Token[],
+  empty: ReadonlySet<string>,
+  size: number,
+): Float64Array {
+  const total = new Float64Array(size);
+  const best = new Float64Array(size);
+  for (const stem of new Set(tokens.map((token) => token.stem))) {
+    if (empty.has(stem)) continue;
+    const lists = senses(stem).flatMap((sense) => uses.get(sense) ?? []);
+    for (const { documents, nats } of lists) {
+      for (let k = 0; k < documents.length; k++) {
+        const document = indexAt(documents, k);
+        best[document] = Math.max(numberAt(best, document), numberAt(nats, k));
+      }
+    }
+    for (const { documents } of lists) {
+      for (const document of documents) {
+        addAt(total, document, numberAt(best, document));
+        best[document] = 0;
+      }
+    }
+  }
+  return total;
+}
+
+/**
  * Similarity of a text to the description of every cause, in nats of at least 0: the summed tf-idf weights of the
  * different words they share, of several senses of a word the one of highest weight (K. Sparck Jones, 1972). A
  * function that returns 0 for a cause without a shared word.
  */
 export function similarityToCauses(
-  { senses, uses, number }: Descriptions,
+  descriptions: Descriptions,
   tokens: readonly Token[],
 ): SimilarityOf {
-  const total = new Float64Array(number.size);
-  const best = new Float64Array(number.size);
-  for (const stem of new Set(tokens.map((token) => token.stem))) {
-    if (EMPTY.has(stem)) continue;
-    const lists = senses(stem).flatMap((sense) => uses.get(sense) ?? []);
-    for (const { causes, nats } of lists) {
-      for (let k = 0; k < causes.length; k++) {
-        const cause = indexAt(causes, k);
-        best[cause] = Math.max(numberAt(best, cause), numberAt(nats, k));
-      }
-    }
-    for (const { causes } of lists) {
-      for (const cause of causes) {
-        addAt(total, cause, numberAt(best, cause));
-        best[cause] = 0;
-      }
-    }
-  }
+  const { number } = descriptions;
+  const total = sumOfWeights(descriptions, tokens, EMPTY, number.size);
   return (cause) => numberAt(total, number.get(cause) ?? -1);
 }

@@ -1,6 +1,6 @@
 import { careTopicSchema } from '../schema/cause.ts';
 import { causeId } from '../../test/setting.ts';
-import { buildTopicWords, likenessToTopics } from './topicWords.ts';
+import { buildTopicWords, similarityToTopics } from './topicWords.ts';
 import { stem } from './stem.ts';
 import { tokenize } from './tokens.ts';
 
@@ -20,11 +20,11 @@ const TOPICS = [
   topic('pear', 'Pruning pears', { aliases: ['an old orchard'] }),
   topic('store', 'Storing roots', { steps: [{ text: 'Lay carrots in sand.', rung: 'hand' }] }),
 ];
-const classesOf = (word: string): readonly string[] =>
-  ['prune', 'clip'].map(stem).includes(word) ? ['@cut'] : [];
-const words = buildTopicWords(TOPICS, classesOf);
+const CUT = ['prune', 'clip'].map(stem);
+const senses = (word: string): readonly string[] => (CUT.includes(word) ? [word, '@cut'] : [word]);
+const words = buildTopicWords(TOPICS, senses);
 const like = (text: string, id: string): number =>
-  likenessToTopics(words, tokenize(text))(causeId(id));
+  similarityToTopics(words, tokenize(text))(causeId(id));
 
 it('finds the topic that speaks of most that is asked', () => {
   expect(like('do I prune my fig', 'fig')).toBeGreaterThan(like('do I prune my fig', 'pear'));

@@ -1,7 +1,8 @@
-import { addAt, entryAt, numberAt } from '../util/entryAt.ts';
+import { numberAt } from '../util/entryAt.ts';
 import type { CareTopic } from '../schema/cause.ts';
 import type { CauseId } from '../schema/common.ts';
 import { stem, stemSet } from './stem.ts';
+import { sumOfWeights, type Descriptions, type SimilarityOf, type Uses } from './textSimilarity.ts';
 import { wordsIn, type Token } from './tokens.ts';
 
 /** Words that ask, and say nothing about what is asked. */
@@ -16,16 +17,11 @@ const STEPS = 0.35;
 /** What a word counts that only has a class with one of the topic in common: "trim" for "prune". */
 const AKIN = 0.7;
 
-/** The topics that use a word, by number, and how telling it is for each, in nats. */
-interface Uses {
-  readonly topics: readonly number[];
-  readonly nats: readonly number[];
-}
-
 /** The words of all topics of care. */
 export interface TopicWords {
-  readonly classesOf: (stem: string) => readonly string[];
+  readonly senses: Descriptions['senses'];
   readonly uses: ReadonlyMap<string, Uses>;
+  /** Number of each topic in the columns of `uses`. */
   readonly number: ReadonlyMap<CauseId, number>;
 }
 
@@ -44,60 +40,44 @@ function fieldsOf(topic: CareTopic): readonly (readonly [Set<string>, number])[]
   ];
 }
 
-/** Collects the words of all topics; one that many of them use tells little (K. Sparck Jones, 1972). */
-export function buildTopicWords(
-  topics: readonly CareTopic[],
-  classesOf: TopicWords['classesOf'],
-): TopicWords {
-  const weights = new Map<string, Map<number, number>>();
-  topics.forEach((topic, n) => {
-    const own = new Map<string, number>();
-    const count = (sense: string, weight: number): void => {
-      own.set(sense, Math.max(own.get(sense) ?? 0, weight));
-    };
-    for (const [stems, weight] of fieldsOf(topic))
-      for (const one of stems) {
-        if (EMPTY.has(one)) continue;
-        count(one, weight);
-        for (const akin of classesOf(one)) count(akin, AKIN * weight);
-      }
-    for (const [sense, weight] of own)
-      weights.set(sense, (weights.get(sense) ?? new Map<number, number>()).set(n, weight));
-  });
-  const uses = new Map<string, Uses>();
-  for (const [sense, users] of weights) {
-    const rarity = Math.log((topics.length + 1) / (users.size + 0.5));
-    uses.set(sense, {
-      topics: [...users.keys()],
-      nats: [...users.values()].map((weight) => weight * rarity),
-    });
-  }
-  return { classesOf, uses, number: new Map(topics.map(({ id }, n) => [id, n])) };
+/** The words and classes of a topic, each with the greatest weight of its fields. */
+function weightsOf(topic: CareTopic, senses: Descriptions['senses']): ReadonlyMap<string, number> {
+  const weights = new Map<string, number>();
+  for (const [stems, weight] of fieldsOf(topic))
+    for (const stem of stems)
+      if (!EMPTY.has(stem))
+        senses(stem).forEach((sense, k) => {
+          const own = k === 0 ? weight : AKIN * weight;
+          weights.set(sense, Math.max(weights.get(sense) ?? 0, own));
+        });
+  return weights;
 }
 
-/**
- * How much of what is asked a topic speaks of, in nats of at least 0: the summed tf-idf weights of the different words they
- * share. A function that returns 0 for what is no topic of care.
- */
-export function likenessToTopics(
-  { classesOf, uses, number }: TopicWords,
-  tokens: readonly Token[],
-): (cause: CauseId) => number {
-  const total = new Float64Array(number.size);
-  const best = new Float64Array(number.size);
-  for (const one of new Set(tokens.map((token) => token.stem))) {
-    if (EMPTY.has(one)) continue;
-    const lists = [one, ...classesOf(one)].flatMap((sense) => uses.get(sense) ?? []);
-    for (const { topics, nats } of lists)
-      topics.forEach((topic, k) => {
-        best[topic] = Math.max(numberAt(best, topic), entryAt(nats, k));
-      });
-    for (const { topics } of lists)
-      for (const topic of topics) {
-        addAt(total, topic, numberAt(best, topic));
-        best[topic] = 0;
-      }
+/** Collects the words of all topics; the more of them use one, the lower its idf (K. Sparck Jones, 1972). */
+export function buildTopicWords(
+  topics: readonly CareTopic[],
+  senses: Descriptions['senses'],
+): TopicWords {
+  const users = new Map<string, Map<number, number>>();
+  topics.forEach((topic, n) => {
+    for (const [sense, weight] of weightsOf(topic, senses))
+      users.set(sense, (users.get(sense) ?? new Map<number, number>()).set(n, weight));
+  });
+  const uses = new Map<string, Uses>();
+  for (const [sense, weights] of users) {
+    const idf = Math.log((topics.length + 1) / (weights.size + 0.5));
+    uses.set(sense, {
+      documents: Int32Array.from(weights.keys()),
+      nats: Float64Array.from(weights.values(), (weight) => weight * idf),
+    });
   }
+  return { senses, uses, number: new Map(topics.map(({ id }, n) => [id, n])) };
+}
+
+/** Similarity of a question to every topic of care, in nats of at least 0, as {@link sumOfWeights}; 0 for what is no topic. */
+export function similarityToTopics(topics: TopicWords, tokens: readonly Token[]): SimilarityOf {
+  const { number } = topics;
+  const total = sumOfWeights(topics, tokens, EMPTY, number.size);
   return (cause) => {
     const n = number.get(cause);
     return n === undefined ? 0 : numberAt(total, n);

@@ -184,10 +184,7 @@ export function compileLibrary(library: Library): Compiled {
     descriptions: once(() =>
       buildDescriptions({ causes: allCauses, findings, treatments, strengths, classes }),
     ),
-    topicWords: once(() => {
-      const senses = sensesOf(classes);
-      return buildTopicWords(library.careTopics, (one) => senses(one).slice(1));
-    }),
+    topicWords: once(() => buildTopicWords(library.careTopics, sensesOf(classes))),
     shownBy: shownBy(strengths),
     hosting: buildHosting(allCauses, taxonomy),
     presenceOf: ({ range }, region) => presenceIn(range, region, areas),
