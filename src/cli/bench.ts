@@ -1,3 +1,4 @@
+import { keysOf } from '../core/util/typedKeys.ts';
 import bayes from 'bayesjs';
 import { cpus } from 'node:os';
 import { judgedEnquiries } from './corpus.ts';
@@ -56,7 +57,7 @@ const show = (name: string, values: readonly number[]): void => {
 };
 
 const heapMegabytes = (): number => {
-  (globalThis as { gc?: () => void }).gc?.();
+  globalThis.gc?.();
   return process.memoryUsage().heapUsed / 1e6;
 };
 
@@ -94,7 +95,7 @@ function benchAnswers(name: string, compiled: Compiled, rounds: number): void {
 /** The library `times` over: copies of every cause under ids of their own, each with a few findings moved by a step. */
 function enlarge(library: Library, times: number): Library {
   const random = seeded(10);
-  const words = Object.keys(FREQUENCY) as (keyof typeof FREQUENCY)[];
+  const words = keysOf(FREQUENCY);
   const shift = (word: keyof typeof FREQUENCY): keyof typeof FREQUENCY => {
     const at = words.indexOf(word) + (random() < 0.5 ? -1 : 1);
     return words[Math.min(words.length - 2, Math.max(0, at))] ?? word;

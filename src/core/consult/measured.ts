@@ -1,3 +1,4 @@
+import type { FindingId } from '../schema/common.ts';
 import type { ExtractedFinding } from '../language/extract.ts';
 import type { SaidAmount } from '../language/amounts.ts';
 import type { SaidSize } from '../language/sizes.ts';
@@ -17,7 +18,10 @@ const { tall, newlyPlanted, muchPhosphorus, salty } = RELIED_ON.findings;
 const ASKS_TO_READ = askingFor(RELIED_ON.careTopics.readTest);
 
 /** What a test found that speaks for a trouble, by the element that is far too high. */
-const SPEAKS_FOR = { phosphorus: muchPhosphorus, salts: salty } as const;
+const SPEAKS_FOR: Readonly<Partial<Record<string, FindingId>>> = {
+  phosphorus: muchPhosphorus,
+  salts: salty,
+};
 
 /** A test report in the words, with where they stand. */
 export interface SaidReport {
@@ -34,10 +38,7 @@ export function withReport(
   if (report === null) return heard;
   const { span, said } = report;
   const found = said.warns.flatMap(({ element, level }) => {
-    const finding =
-      level === 'too-high' &&
-      element in SPEAKS_FOR &&
-      SPEAKS_FOR[element as keyof typeof SPEAKS_FOR];
+    const finding = level === 'too-high' && SPEAKS_FOR[element];
     return finding ? [{ finding, value: true, sure: SURE, span }] : [];
   });
   return [...heard, ...found, { finding: ASKS_TO_READ, value: true, sure: SURE, span }];

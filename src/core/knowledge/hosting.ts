@@ -1,3 +1,4 @@
+import { keysOf } from '../util/typedKeys.ts';
 import { SUSCEPTIBILITY } from '../schema/scale.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { CauseId, PlantId } from '../schema/common.ts';
@@ -11,7 +12,7 @@ type Listed = readonly { readonly cause: CauseId; readonly factor: number }[];
 function causesByHost(causes: readonly Cause[]): ReadonlyMap<PlantId, Listed> {
   const lists = new Map<PlantId, { cause: CauseId; factor: number }[]>();
   for (const { id: cause, hosts } of causes) {
-    for (const host of Object.keys(hosts) as PlantId[]) {
+    for (const host of keysOf(hosts)) {
       const list = lists.get(host) ?? [];
       list.push({ cause, factor: SUSCEPTIBILITY[hosts[host] ?? 'immune'] });
       lists.set(host, list);

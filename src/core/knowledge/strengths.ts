@@ -1,3 +1,4 @@
+import { entriesOf } from '../util/typedKeys.ts';
 import { FREQUENCY, type Frequency } from '../schema/scale.ts';
 import type { Cause } from '../schema/cause.ts';
 import type { CauseId, FindingId } from '../schema/common.ts';
@@ -29,7 +30,7 @@ export function strengthsOf(
   isContext: (id: FindingId) => boolean,
 ): Strengths {
   const strengths = new Map<FindingId, number>();
-  for (const [id, word] of Object.entries(cause.findings) as [FindingId, Frequency][]) {
+  for (const [id, word] of entriesOf(cause.findings)) {
     for (const one of implied(id)) {
       strengths.set(one, Math.max(strengths.get(one) ?? 0, strengthOf(word, isContext(one))));
     }

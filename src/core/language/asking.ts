@@ -18,7 +18,7 @@ const SPENT = stemSet(
   'bloom blossom flower head stalk stem wood limb branch frond top foliage growth cane spike',
 );
 
-function tellsOfTrouble(tokens: readonly Token[], i: number): boolean {
+function reportsTroubleAt(tokens: readonly Token[], i: number): boolean {
   const { stem: word = '' } = tokens[i] ?? {};
   return TROUBLE.has(word) && !(DEAD.has(word) && SPENT.has(tokens[i + 1]?.stem ?? ''));
 }
@@ -117,7 +117,7 @@ export function asksOnly(
   { planned }: AssertionStatus,
   requests: readonly Request[],
 ): boolean {
-  if (tokens.some((_, i) => tellsOfTrouble(tokens, i))) return false;
+  if (tokens.some((_, i) => reportsTroubleAt(tokens, i))) return false;
   const opens = tokens.some((_, i) => asksFirst(tokens, i));
   const marked = text.includes('?') || planned.includes(true);
   const wishes = tokens.some((_, i) => wishesAt(tokens, i));

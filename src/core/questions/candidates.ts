@@ -44,7 +44,7 @@ export interface CandidateQuestion {
   /** How to look, in the words of the library. */
   readonly how: string | null;
   readonly seconds: number;
-  /** What asking costs besides its time, in seconds: an enquirer who sees a broad sign opens with it. */
+  /** What asking costs besides its time, in seconds: a broad or noticeable finding would have been mentioned. */
   readonly tedium: number;
   readonly choices: readonly { readonly finding: string; readonly label: string }[];
   readonly answers: readonly PossibleAnswer[];
@@ -58,9 +58,9 @@ export const ANSWER_SURE = 0.85;
 /** A laboratory is wrong less often. */
 const LABORATORY_SURE = 0.98;
 
-/** A sign that so many causes show is broad: who sees it tells of it unasked. */
+/** A finding that so many causes show is broad: an enquirer who sees it mentions it unasked. */
 const BROAD_CAUSES = 25;
-/** What a question about a broad sign costs that was not told of, in seconds; measured on played callers. */
+/** Cost in seconds of a question about a broad finding that was not mentioned; measured on played callers. */
 const BROAD_TEDIUM = 15;
 
 /** Plants offered as choices; the others can be typed. */

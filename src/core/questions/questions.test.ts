@@ -209,7 +209,7 @@ describe('a question for some kinds of plant', () => {
   });
 });
 
-it('asks about what many causes show only where it is worth more than another sign: who sees it tells of it', () => {
+it('counts 15 seconds more for a question about a finding that many causes show', () => {
   const worthOf = (others: number): number => {
     const causes = [
       cause('a', 'water', { shared: 'always', decides: 'always' }),

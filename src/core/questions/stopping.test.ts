@@ -5,7 +5,7 @@ import { weighAll } from '../diagnosis/posterior.ts';
 import { rankQuestions } from './questions.ts';
 import { applyStoppingRule } from './stopping.ts';
 
-const FINDINGS = ['telling', 'beside'].map((id) => ({ id, extra: { background: 'telltale' } }));
+const FINDINGS = ['typical', 'beside'].map((id) => ({ id, extra: { background: 'telltale' } }));
 const trouble = (
   id: string,
   findings: Record<string, string>,
@@ -16,11 +16,11 @@ const trouble = (
   extra: { common, harm: { plant: 'severe', pace: 'weeks' } },
 });
 
-/** Whether anything is asked after the telling sign, where a question is worth something for another trouble. */
+/** Whether anything is asked after the typical finding, where a question is worth something for another trouble. */
 function stops(causes: readonly MiniCause[]): boolean {
   const library = miniLibrary(FINDINGS, causes);
   const network = buildNetwork(library, plantId('fern'), circumstancesAt(library));
-  const reports = [{ finding: findingId('telling'), value: true, sure: 0.99 }];
+  const reports = [{ finding: findingId('typical'), value: true, sure: 0.99 }];
   const { posterior } = weighAll(library, network, reports, 0);
   const questions = rankQuestions(library, network, posterior, reports, new Set()).map((one) => ({
     ...one,
@@ -30,7 +30,7 @@ function stops(causes: readonly MiniCause[]): boolean {
 }
 
 it('asks for no second trouble where one is certain', () => {
-  expect(stops([trouble('a', { telling: 'always' }), trouble('b', { beside: 'always' })])).toBe(
+  expect(stops([trouble('a', { typical: 'always' }), trouble('b', { beside: 'always' })])).toBe(
     true,
   );
 });
@@ -38,8 +38,8 @@ it('asks for no second trouble where one is certain', () => {
 it('asks on while another may be it', () => {
   expect(
     stops([
-      trouble('a', { telling: 'always' }),
-      trouble('b', { telling: 'often', beside: 'often' }),
+      trouble('a', { typical: 'always' }),
+      trouble('b', { typical: 'often', beside: 'often' }),
     ]),
   ).toBe(false);
 });

@@ -29,7 +29,7 @@ export interface StoppingDecision {
 const CLEAR = 0.8;
 /** Causes below this are not named as rivals. */
 const RIVAL = 0.12;
-/** Above this, with no rival, no answer is worth the caller's time: what could still be found is a second trouble that nobody told of. */
+/** Above this probability, without a rival, nothing more is asked: an answer could only find a second trouble that was not reported. */
 const CERTAIN = 0.97;
 
 interface Standing extends LikelyCause {

@@ -1,8 +1,9 @@
+import { entriesOf } from '../../../core/util/typedKeys.ts';
 import { commonTexts } from '../../texts/commonTexts.ts';
 import { amountOf } from '../../../core/advice/candidates.ts';
 import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { Link, useOutletContext, useParams } from 'react-router';
-import { FREQUENCY, type Frequency } from '../../../core/schema/scale.ts';
+import { FREQUENCY } from '../../../core/schema/scale.ts';
 import type { Cause, Circumstance } from '../../../core/schema/cause.ts';
 import type { FindingId, PlantId, TreatmentId } from '../../../core/schema/common.ts';
 import type { ForKinds } from '../../../core/schema/kinds.ts';
@@ -38,9 +39,7 @@ function stripRows(shelf: LibraryIndex, cause: Cause): readonly StripRow[] {
 }
 
 function Shows({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause: Cause }) {
-  const list = (Object.entries(cause.findings) as [FindingId, Frequency][]).sort(
-    (a, b) => FREQUENCY[b[1]] - FREQUENCY[a[1]],
-  );
+  const list = entriesOf(cause.findings).sort((a, b) => FREQUENCY[b[1]] - FREQUENCY[a[1]]);
   return (
     <section>
       <h2>{libraryTexts.whatItShows}</h2>
@@ -64,7 +63,7 @@ function Shows({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause:
 function Plants({ shelf, cause }: { readonly shelf: LibraryIndex; readonly cause: Cause }) {
   const names = new Map(shelf.library.plants.map(({ id, name }) => [id, name]));
   const byWord = new Map<string, PlantId[]>();
-  for (const [id, word] of Object.entries(cause.hosts) as [PlantId, string][])
+  for (const [id, word] of entriesOf(cause.hosts))
     byWord.set(word, [...(byWord.get(word) ?? []), id]);
   return (
     <section>

@@ -1,3 +1,4 @@
+import { keysOf } from '../../../core/util/typedKeys.ts';
 import { libraryTexts } from '../../texts/libraryTexts.ts';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { styled } from 'styled-components';
@@ -48,7 +49,7 @@ export function ComparePage() {
   const [a, b] = [shelf.causes.get(first ?? ''), shelf.causes.get(second ?? '')];
   if (!a || !b) return <Missing />;
   const findings = new Map(shelf.library.findings.map((one) => [one.id, one]));
-  const ids = [...new Set([...Object.keys(a.findings), ...Object.keys(b.findings)])] as FindingId[];
+  const ids = [...new Set([...keysOf(a.findings), ...keysOf(b.findings)])];
   const apart = (id: FindingId): number => Math.abs(share(a, id) - share(b, id));
   const rows = ids
     .filter((id) => Math.max(share(a, id), share(b, id)) > 0)
